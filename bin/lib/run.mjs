@@ -1,0 +1,23 @@
+import { spawn, spawnSync } from "node:child_process";
+
+/** Run a command to its end with its output shown; throws when it fails. */
+export function run(command, args, options = {}) {
+  const { status, error } = spawnSync(command, args, { stdio: "inherit", ...options });
+  if (error) throw error;
+  if (status !== 0) throw new Error(`${command} ${args.join(" ")} ended with ${status}`);
+}
+
+/** Run a command quietly; its output is in the answer. */
+export function quiet(command, args, options = {}) {
+  return spawnSync(command, args, { encoding: "utf8", ...options });
+}
+
+/** A child that is stopped when this process is asked to stop. */
+export function child(command, args, options = {}) {
+  return spawn(command, args, { stdio: "inherit", ...options });
+}
+
+/** Bring a promise for a child's end. */
+export function ended(proc) {
+  return new Promise((resolve) => proc.once("exit", (code, signal) => resolve({ code, signal })));
+}

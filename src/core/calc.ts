@@ -1,0 +1,53 @@
+import { CureInput, CureResult } from "./cure/cure.schema";
+import { cure } from "./cure/cure";
+import { layers } from "./fill/layers";
+import { LayersInput, LayersResult } from "./fill/layers.schema";
+import { ladder } from "./level/ladder";
+import { LadderInput, LadderResult } from "./level/ladder.schema";
+import { match } from "./match/match";
+import { MatchInput, MatchResult } from "./match/match.schema";
+import { mix } from "./mix/mix";
+import { MixInput, MixResult } from "./mix/mix.schema";
+import { rescue } from "./mix/rescue";
+import { RescueInput, RescueResult } from "./mix/rescue.schema";
+import { volume } from "./survey/volume";
+import { VolumeInput, VolumeResult } from "./survey/volume.schema";
+import { check, type Problem, problem } from "./problem";
+
+/** The calculations that callers may ask for by name: what goes in, what comes out, what is done. */
+export const CALCULATIONS = {
+  volume: { title: "Volume of a loss", input: VolumeInput, result: VolumeResult, run: volume },
+  mix: { title: "Parts of a mix", input: MixInput, result: MixResult, run: mix },
+  rescue: { title: "Rescue an overshot mix", input: RescueInput, result: RescueResult, run: rescue },
+  layers: { title: "Layers of a fill", input: LayersInput, result: LayersResult, run: layers },
+  cure: { title: "Stages of a cure", input: CureInput, result: CureResult, run: cure },
+  ladder: { title: "Grit ladder", input: LadderInput, result: LadderResult, run: ladder },
+  match: { title: "Chains of materials", input: MatchInput, result: MatchResult, run: match },
+} as const;
+
+export type CalcName = keyof typeof CALCULATIONS;
+export type Outcome<T> = { readonly ok: true; readonly result: T } | { readonly ok: false; readonly problem: Problem };
+
+/** Run a calculation by name on anything: an answer, or the problem that says what is wrong with the question. */
+export function calc(name: string, input: unknown): Outcome<unknown> {
+  if (!Object.hasOwn(CALCULATIONS, name))
+    return { ok: false, problem: problem(404, "No such calculation", `“${name}” is not one of ${Object.keys(CALCULATIONS).join(", ")}.`) };
+  return runChecked(CALCULATIONS[name as CalcName] as Calculation, input);
+}
+
+interface Calculation {
+  readonly input: (typeof CALCULATIONS)[CalcName]["input"];
+  readonly run: (input: never) => unknown;
+}
+
+function runChecked({ input: schema, run }: Calculation, input: unknown): Outcome<unknown> {
+  const errors = check(schema, input);
+  if (errors.length > 0)
+    return { ok: false, problem: problem(422, "The input does not fit", "See the errors for each field.", errors) };
+  try {
+    return { ok: true, result: run(input as never) };
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return { ok: false, problem: problem(422, "The input can't be calculated", error.message, [{ path: "", message: error.message }]) };
+  }
+}

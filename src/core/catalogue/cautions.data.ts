@@ -1,0 +1,29 @@
+/** Said with the step that needs it. The safety data sheet, local codes and licensed practice prevail. */
+export const CAUTIONS = [
+  { caution: "vapour", short: "Window open, no flame", text: "Solvent vapour burns and dulls the head: ventilate, keep flames away, lay rags flat in a metal bin." },
+  { caution: "sensitiser", short: "Gloves on", text: "Uncured resin and hardener give rashes that last: wear nitrile gloves, wash skin with soap, never solvent, and keep wet sanding dust off the skin." },
+  { caution: "styrene", short: "Outdoors or extraction", text: "Styrene vapour: work outdoors or under extraction." },
+  { caution: "peroxide", short: "Goggles for the hardener", text: "Peroxide hardener burns eyes: wear goggles; after a splash rinse for 15 minutes and see a doctor." },
+  { caution: "cyanoacrylate", short: "Goggles, no cotton", text: "Bonds skin and eyes in seconds, its fumes sting, and it heats up on cotton: goggles, fresh air, no cotton gloves or swabs." },
+  { caution: "monomer", short: "Extraction", text: "Strong acrylic monomer vapour: use extraction and keep flames away." },
+  { caution: "isocyanate", short: "Never spray, gloves", text: "Isocyanates can cause asthma: gloves, fresh air, never spray without supplied air." },
+  { caution: "dust-mineral", short: "Mask for the dust", text: "Silica and plaster dust harms the lungs: mask (P2 or better), damp wipe, no sweeping." },
+  { caution: "dust-wood", short: "Mask for the dust", text: "Wood dust harms the lungs and burns: mask and extraction." },
+  { caution: "dust-resin", short: "Mask, no bare skin", text: "Dust of cured resin, glass or metal: mask, goggles, sleeves down." },
+  { caution: "hot", short: "Burns: hot glue or tool", text: "Hot glue, knife or air burns skin and film: test beside the loss first." },
+  { caution: "caustic-wet-plaster", short: "No skin in setting plaster", text: "Setting plaster heats up: never enclose a hand or finger in it." },
+  { caution: "blade", short: "Cut away from the hand", text: "A blade slips on a hard fill: cut away from the hand that holds the piece." },
+  { caution: "clamp-force", short: "Just enough pressure", text: "Clamps crack thin plates and starve the joint: just enough pressure, pads on both sides." },
+  { caution: "old-paint", short: "Old paint may hold lead", text: "Old paint may hold lead: test first, wet methods only, refer when it does." },
+  { caution: "food", short: "Keep food off the repair", text: "A repaired vessel is decorative unless the product's data sheet says otherwise." },
+] as const;
+
+export type Caution = (typeof CAUTIONS)[number]["caution"];
+export type CautionRow = (typeof CAUTIONS)[number];
+
+/** The row of a caution. @throws {RangeError} on a name that is not in the table */
+export function cautionRow(caution: Caution): CautionRow {
+  const row = CAUTIONS.find((candidate) => candidate.caution === caution);
+  if (!row) throw new RangeError(`unknown caution: ${caution}`);
+  return row;
+}

@@ -1,0 +1,36 @@
+/** What lies on the surface. `film` finishes are levelled and coated over; `harmed_by` names what lifts them. */
+export interface FinishRow {
+  readonly finish: string;
+  readonly label: string;
+  readonly film: boolean;
+  readonly gloss: boolean;
+  readonly harmed_by: readonly Carrier[];
+  readonly source: string;
+}
+
+/** What a wet material carries into its surroundings. */
+export type Carrier = "water" | "alcohol" | "ketone" | "hydrocarbon" | "monomer" | "heat" | "none";
+
+const SOLUBILITY = "C. V. Horie, Materials for Conservation, 2nd ed. 2010, app. 2 (solubility)";
+
+export const FINISHES = [
+  { finish: "none", label: "No finish", film: false, gloss: false, harmed_by: [], source: SOLUBILITY },
+  { finish: "glaze", label: "Glaze", film: false, gloss: true, harmed_by: [], source: SOLUBILITY },
+  { finish: "paint", label: "Paint", film: true, gloss: false, harmed_by: ["ketone", "monomer", "heat"], source: SOLUBILITY },
+  { finish: "shellac", label: "Shellac", film: true, gloss: true, harmed_by: ["alcohol", "ketone", "monomer", "heat"], source: SOLUBILITY },
+  { finish: "lacquer", label: "Lacquer", film: true, gloss: true, harmed_by: ["ketone", "monomer", "heat"], source: SOLUBILITY },
+  { finish: "polyester-film", label: "Polyester film", film: true, gloss: true, harmed_by: ["monomer"], source: SOLUBILITY },
+  { finish: "oil", label: "Oil", film: false, gloss: false, harmed_by: ["ketone", "monomer"], source: SOLUBILITY },
+  { finish: "wax", label: "Wax", film: false, gloss: false, harmed_by: ["hydrocarbon", "monomer", "heat"], source: SOLUBILITY },
+  { finish: "dye", label: "Dye", film: false, gloss: false, harmed_by: ["water", "alcohol", "ketone"], source: SOLUBILITY },
+  { finish: "gilding", label: "Gilding", film: true, gloss: true, harmed_by: ["water", "alcohol", "ketone", "monomer"], source: SOLUBILITY },
+] as const satisfies readonly FinishRow[];
+
+export type Finish = (typeof FINISHES)[number]["finish"];
+
+/** The row of a finish. @throws {RangeError} on a name that is not in the table */
+export function finishRow(finish: Finish): FinishRow {
+  const row = FINISHES.find((candidate) => candidate.finish === finish);
+  if (!row) throw new RangeError(`unknown finish: ${finish}`);
+  return row;
+}

@@ -1,0 +1,81 @@
+import type { Caution } from "./cautions.data";
+import type { DamageKind, Role } from "./damage.data";
+import type { Carrier } from "./finishes.data";
+import type { Family, Hatch } from "./substrates.data";
+
+/** Published low and high. Where makers or handbooks disagree the span is wide; never a false point. */
+export type Range = readonly [low: number, high: number];
+
+/** The single figure that arithmetic starts from: the geometric middle for times, which spread by factors. */
+export function middle([low, high]: Range): number {
+  return low > 0 ? Math.sqrt(low * high) : (low + high) / 2;
+}
+
+/** Moments that a wet material passes, in order. Not every class has each. */
+export const STAGES = ["working", "firm", "stiff", "handle", "hard", "recoat", "full"] as const;
+export type Stage = (typeof STAGES)[number];
+
+export const STAGE_LABELS: Readonly<Record<Stage, string>> = {
+  working: "Stops being workable",
+  firm: "Firm: trim with a blade",
+  stiff: "Too stiff to trim",
+  handle: "Clamps off",
+  hard: "Hard: sand, or next layer",
+  recoat: "Next coat",
+  full: "Full service",
+};
+
+export interface Cure {
+  readonly reference_C: number;
+  /** Apparent activation energy of the setting reaction or of the evaporation, kJ/mol; 0 for what only cools. */
+  readonly ea_kJ_mol: number;
+  readonly min_C: number;
+  /** Minutes at `reference_C`, in a layer of `at_mm`. */
+  readonly stages: ReadonlyArray<{ readonly stage: Stage; readonly minutes: Range }>;
+  readonly at_mm: number;
+  /** Drying goes with the square of the thickness; a reaction does not. */
+  readonly by: "reaction" | "drying";
+}
+
+export interface Mix {
+  readonly parts: ReadonlyArray<{ readonly name: string; readonly ratio: number; readonly density: number }>;
+  readonly ratio_by: "mass" | "volume";
+  /** g/cm³ of the set or mixed material where volumes do not simply add. */
+  readonly mixed_density?: number;
+  /** What shows that it is mixed. */
+  readonly cue: string;
+}
+
+/** One generic class of material. Every figure that varies is a range; `source` says where it stands. */
+export interface ClassRow {
+  readonly class: string;
+  readonly name: string;
+  readonly roles: readonly Role[];
+  readonly hatch: Hatch;
+  /** How well it holds; a family that is missing is one it does not hold on. */
+  readonly bonds: Partial<Record<Family, "firm" | "fair">>;
+  /** Holds only where it can key into pores. */
+  readonly needs_pores: boolean;
+  /** The gap or opening it bridges as an adhesive, mm. */
+  readonly gap_mm: Range;
+  readonly max_layer_mm: number;
+  /** Linear, through the thickness. */
+  readonly shrinkage_pct: Range;
+  readonly rigidity: "rigid" | "tough" | "flexible";
+  /** Same relative scale as the substrates: 1 leather, 2 gypsum, 3 wood, 4 earthenware, 5 glazed ware. */
+  readonly hardness: 1 | 2 | 3 | 4 | 5;
+  readonly strength: "light" | "medium" | "strong";
+  readonly service_C: Range;
+  readonly water: "stands" | "splash" | "no";
+  readonly outdoor: boolean;
+  readonly takes_stain: boolean;
+  readonly reversible: { readonly grade: "easy" | "effort" | "no"; readonly by: string };
+  readonly carrier: Carrier;
+  /** The only kinds of damage it is made for; absent = no limit. */
+  readonly only_for?: readonly DamageKind[];
+  readonly mix: Mix;
+  readonly cure: Cure;
+  readonly hazards: readonly Caution[];
+  readonly shelf_months: Range;
+  readonly source: string;
+}

@@ -1,0 +1,134 @@
+import { isoLike } from "../units";
+import type { CureInput, CureResult } from "./cure.schema";
+import { rate } from "./rate";
+
+const MINUTE = 60_000;
+const LONGEST_MIN = 60 * 24 * 60;
+
+/** A stretch of time in which the temperature runs in a straight line; times in minutes since `start`. */
+interface Stretch {
+  readonly from: number;
+  readonly to: number;
+  readonly fromC: number;
+  readonly toC: number;
+}
+
+/**
+ * When each stage is reached, in minutes since `start` and as a time in the offset of `start`:
+ * where ∫ k(T)/k(T_ref) dt equals the stage's minutes at the reference temperature. The temperature is linear
+ * between samples and constant beyond the ends; below `min_C` nothing happens. Not within 60 days = never.
+ * @throws {RangeError} if the samples are not in order of time
+ */
+export function cure(input: CureInput): CureResult {
+  const clock = cureClock(input);
+  const start = Date.parse(input.start);
+  return {
+    stages: input.stages.map(({ name, minutes }) => {
+      const reached = clock(minutes);
+      return reached === undefined
+        ? { name, never: true as const, reason: reasonFor(input) }
+        : { name, minutes: reached, at: isoLike(start + reached * MINUTE, input.start) };
+    }),
+    basis: {
+      formula: "∫ k(T)/k(T_ref) dt = reference minutes; k by Arrhenius or q10, 0 below min_C",
+      source: "Arrhenius equation (IUPAC Gold Book, A00446); time–temperature superposition of cure, Prime 1997",
+    },
+    warnings: [],
+  };
+}
+
+/** From reference minutes to minutes since start; undefined when 60 days are not enough. */
+function cureClock(input: CureInput): (referenceMinutes: number) => number | undefined {
+  const speed = (temp_C: number) => rate(temp_C, input.reference_C, input.model, input.min_C);
+  const parts = stretches(input).flatMap((stretch) => splitAt(stretch, input.min_C));
+  const gains: number[] = []; // shared by all stages, filled as far as the slowest one asks
+  return (referenceMinutes) => {
+    let left = referenceMinutes;
+    if (left <= 0) return 0;
+    for (const [i, part] of parts.entries()) {
+      const gain = (gains[i] ??= integral(part, part.to, speed));
+      if (gain >= left) return solve(part, left, speed);
+      left -= gain;
+    }
+    return undefined;
+  };
+}
+
+/** The climate from start to 60 days later, in straight stretches of at most 5 °C of change. */
+function stretches({ climate, start }: CureInput): Stretch[] {
+  if ("constant_C" in climate)
+    return [{ from: 0, to: LONGEST_MIN, fromC: climate.constant_C, toC: climate.constant_C }];
+  const origin = Date.parse(start);
+  const points = climate.samples.map(({ at, temp_C }) => ({ at: (Date.parse(at) - origin) / MINUTE, temp_C }));
+  points.forEach(({ at }, i) => {
+    if (i > 0 && at < (points[i - 1]?.at ?? at)) throw new RangeError(`climate sample ${i} is earlier than the one before`);
+  });
+  const first = points[0] as { at: number; temp_C: number };
+  const last = points.at(-1) as { at: number; temp_C: number };
+  const whole = [{ at: Math.min(0, first.at), temp_C: first.temp_C }, ...points, { at: LONGEST_MIN, temp_C: last.temp_C }];
+  return whole.slice(1).flatMap((end, i) => {
+    const begin = whole[i] as { at: number; temp_C: number };
+    return clip({ from: begin.at, to: end.at, fromC: begin.temp_C, toC: end.temp_C });
+  });
+}
+
+function clip(stretch: Stretch): Stretch[] {
+  const from = Math.max(0, stretch.from);
+  const to = Math.min(LONGEST_MIN, stretch.to);
+  if (to <= from) return [];
+  return [{ from, to, fromC: tempAt(stretch, from), toC: tempAt(stretch, to) }];
+}
+
+function tempAt({ from, to, fromC, toC }: Stretch, at: number): number {
+  return to === from ? toC : fromC + ((at - from) / (to - from)) * (toC - fromC);
+}
+
+/** Cut where the temperature crosses the minimum (the rate jumps there), and into pieces of at most 5 °C. */
+function splitAt(stretch: Stretch, min_C = -Infinity): Stretch[] {
+  const { from, to, fromC, toC } = stretch;
+  const cuts = [from, to];
+  if (Number.isFinite(min_C) && (fromC - min_C) * (toC - min_C) < 0)
+    cuts.push(from + ((min_C - fromC) / (toC - fromC)) * (to - from));
+  const pieces = Math.ceil(Math.abs(toC - fromC) / 5);
+  for (let i = 1; i < pieces; i++) cuts.push(from + (i / pieces) * (to - from));
+  cuts.sort((a, b) => a - b);
+  return cuts.slice(1).flatMap((end, i) => {
+    const begin = cuts[i] as number;
+    return end > begin ? [{ from: begin, to: end, fromC: tempAt(stretch, begin), toC: tempAt(stretch, end) }] : [];
+  });
+}
+
+/** Abscissas and weights of five-point Gauss–Legendre on [−1, 1] (Abramowitz and Stegun, table 25.4). */
+const GAUSS: ReadonlyArray<readonly [number, number]> = [
+  [0, 0.5688888888888889],
+  [-0.5384693101056831, 0.47862867049936647],
+  [0.5384693101056831, 0.47862867049936647],
+  [-0.906179845938664, 0.23692688505618908],
+  [0.906179845938664, 0.23692688505618908],
+];
+
+/** Reference minutes gained from the begin of a stretch to `until`. */
+function integral(stretch: Stretch, until: number, speed: (temp_C: number) => number): number {
+  const half = (until - stretch.from) / 2;
+  const mid = (until + stretch.from) / 2;
+  return half * GAUSS.reduce((sum, [x, weight]) => sum + weight * speed(tempAt(stretch, mid + half * x)), 0);
+}
+
+/** The moment in a stretch at which `goal` reference minutes are gained, by bisection: the gain only grows. */
+function solve(stretch: Stretch, goal: number, speed: (temp_C: number) => number): number {
+  if (stretch.fromC === stretch.toC) return stretch.from + goal / speed(stretch.fromC);
+  let [low, high] = [stretch.from, stretch.to];
+  for (let i = 0; i < 60 && high - low > 1e-9; i++) {
+    const middle = (low + high) / 2;
+    if (integral(stretch, middle, speed) < goal) low = middle;
+    else high = middle;
+  }
+  return high;
+}
+
+function reasonFor({ climate, min_C }: CureInput): string {
+  const temps = "constant_C" in climate ? [climate.constant_C] : climate.samples.map(({ temp_C }) => temp_C);
+  if (min_C !== undefined && temps.every((temp) => temp < min_C))
+    return `Does not cure here: it needs at least ${min_C} °C. Warm the piece or take another material.`;
+  return "Not reached within 60 days in this climate. Warm the piece or take another material.";
+}

@@ -1,0 +1,63 @@
+import { ABRASIVE_SYSTEMS, type Grade, gradeLabel, grainOf } from "../catalogue";
+import { figure } from "../units";
+import type { Warning } from "../units/schema";
+import { gritLadder, MAX_STEP_RATIO, type Rung } from "./gritLadder";
+import type { GradeInput, LadderInput, LadderResult } from "./ladder.schema";
+
+/** The P series as rungs, coarse to fine. */
+export const P_SERIES: readonly Rung[] = ABRASIVE_SYSTEMS.P.grades.map(([grade, micron]) => ({ system: "P", grade, micron }));
+
+/**
+ * The grades to walk from `from` (or, once a coarser grade was needed, from `repeat_from`) to `to`, both included.
+ * Grains in µm. Without `stock` the choice is the P series.
+ * @throws {RangeError} on a grade its system does not have, or when `to` is coarser than the start
+ */
+export function ladder(input: LadderInput): LadderResult {
+  const maxRatio = input.max_step_ratio ?? MAX_STEP_RATIO;
+  const start = input.repeat_from ?? input.from;
+  const choice = input.stock?.map(rungOf) ?? P_SERIES;
+  const rungs = gritLadder(rungOf(start), rungOf(input.to), [...choice], maxRatio);
+  const ratios = rungs.slice(1).map(({ micron }, i) => (rungs[i] as Rung).micron / micron);
+  const write = gradeWriter(start);
+  const gaps = ratios.flatMap((ratio, i) => (ratio > maxRatio * (1 + 1e-12) ? [{ after: rungs[i] as Rung, to: rungs[i + 1] as Rung, ratio }] : []));
+  return {
+    steps: rungs.map((rung) => ({ system: rung.system, grade: write(rung), micron: rung.micron })),
+    ratios,
+    gaps: gaps.map(({ after, ratio }) => ({ after: { system: after.system, grade: write(after) }, ratio })),
+    basis: {
+      formula: "fewest steps with grain ratio ≤ max_step_ratio, then least Σ(ln ratio)²",
+      source: [...new Set(rungs.map(({ system }) => ABRASIVE_SYSTEMS[system].source))].join("; "),
+    },
+    warnings: gaps.map(({ after, to, ratio }) => buyWarning(after, to, ratio, maxRatio)),
+  };
+}
+
+function rungOf({ system, grade }: GradeInput): Rung {
+  const number = Number(String(grade).replace(/^[P#]/, ""));
+  const micron = grainOf({ system, grade: number });
+  if (micron === undefined) throw new RangeError(`${ABRASIVE_SYSTEMS[system].label} ${grade} does not exist`);
+  return { system, grade: number, micron };
+}
+
+/** Answers in the form of the question: numbers as numbers, "P240" as "P180"; a prefix belongs to its own system. */
+function gradeWriter({ grade, system }: GradeInput): (rung: Grade) => number | string {
+  if (typeof grade === "number") return (rung) => rung.grade;
+  const prefix = /^[P#]?/.exec(grade)?.[0] ?? "";
+  return (rung) => `${rung.system === system ? prefix : ""}${rung.grade}`;
+}
+
+function buyWarning(after: Grade, to: Rung, ratio: number, maxRatio: number): Warning {
+  const needed = buyList(after, to, maxRatio).map(gradeLabel).join(", ");
+  return {
+    code: "gap",
+    message: `From ${gradeLabel(after)} to ${gradeLabel(to)} the grain falls ${figure(ratio, 2)} times, over ${maxRatio}: buy ${needed || "a grade between"}, or scratches stay.`,
+  };
+}
+
+/** The P grades that would bridge the gap; where the P series ends, the grain itself. */
+function buyList(after: Grade, to: Rung, maxRatio: number): Grade[] {
+  const from = rungOf(after);
+  const bridge = gritLadder(from, to, [...P_SERIES], maxRatio).slice(1, -1);
+  if (bridge.length > 0) return bridge;
+  return [{ system: "micron", grade: Number(Math.sqrt(from.micron * to.micron).toPrecision(2)) }];
+}

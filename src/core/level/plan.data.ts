@@ -1,0 +1,42 @@
+import type { Family, Finish, Grade } from "../catalogue";
+
+const P = (grade: number): Grade => ({ system: "P", grade });
+
+const TRADE = "trade practice; grains by ISO 6344";
+
+/** Where sanding ends, by what comes next. */
+export const LADDER_ENDS: Readonly<Record<Finish, { readonly to: Grade; readonly because: string; readonly source: string }>> = {
+  none: { to: P(240), because: "bare surface: finer shows less, but closes the pores", source: TRADE },
+  glaze: { to: P(1200), because: "a gloss coat shows every scratch coarser than this", source: TRADE },
+  paint: { to: P(320), because: "primer and paint cover what is finer", source: TRADE },
+  shellac: { to: P(400), because: "polish builds on a surface this fine", source: TRADE },
+  lacquer: { to: P(1500), because: "then compound: film is levelled very fine", source: TRADE },
+  "polyester-film": { to: P(1500), because: "then compound: film is levelled very fine", source: TRADE },
+  oil: { to: P(240), because: "finer closes the pores to oil", source: TRADE },
+  wax: { to: P(320), because: "wax shows little", source: TRADE },
+  dye: { to: P(800), because: "skin marks easily", source: TRADE },
+  gilding: { to: P(400), because: "size and leaf show the ground", source: TRADE },
+};
+
+/** Where it starts, by how hard the fill is on the relative scale. */
+export const LADDER_STARTS: Readonly<Record<1 | 2 | 3 | 4 | 5, Grade>> = { 1: P(320), 2: P(180), 3: P(150), 4: P(120), 5: P(120) };
+
+/** How a substrate is levelled: never water on gypsum, skin, board or paper. */
+export const LUBRICANTS: Readonly<Record<Family, { readonly use: string; readonly why: string }>> = {
+  ceramic: { use: "Wet, a drop of soap", why: "Water keeps the dust down and the grain open." },
+  mineral: { use: "Dry", why: "Water softens gypsum and composition." },
+  wood: { use: "Dry, along the grain", why: "Water raises the fibres." },
+  board: { use: "Dry, light hand", why: "Water swells the board and the edge stays up." },
+  skin: { use: "Dry, foam pad", why: "Water and spirit stain the skin." },
+  metal: { use: "Wet, or spirit", why: "Dry grain loads up and smears soft metal." },
+  polymer: { use: "Wet", why: "Heat smears resin and rubber." },
+  bone: { use: "Dry", why: "Water opens cracks along the growth lines." },
+  paper: { use: "Dry, light hand", why: "Water lifts the layers." },
+};
+
+export const BACKINGS: ReadonlyArray<{ readonly shape: string; readonly use: string }> = [
+  { shape: "flat", use: "hard block" },
+  { shape: "outside curve", use: "cork or foam" },
+  { shape: "inside curve", use: "dowel of that radius" },
+  { shape: "detail", use: "strip over a card" },
+];

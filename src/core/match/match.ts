@@ -1,0 +1,86 @@
+import type { ClassName, Role } from "../catalogue";
+import type { Warning } from "../units/schema";
+import { factsOf } from "./case";
+import { bestChains, type Chain, clashesWith } from "./chains";
+import { type Judgement, judgeRole } from "./judge";
+import type { MatchInput, MatchResult } from "./match.schema";
+import { rolesFor } from "./roles";
+
+/** Said where nothing in the catalogue will do. */
+export const REFER = "no material here does this: refer";
+
+/** Every judgement and chain, with their reasons in full. `match` is its short form. */
+export interface Matching {
+  readonly roles: readonly Role[];
+  readonly byRole: ReadonlyMap<Role, readonly Judgement[]>;
+  readonly chains: readonly Chain[];
+}
+
+export function matching(input: MatchInput): Matching {
+  const facts = factsOf(input);
+  const roles = rolesFor(facts);
+  const byRole = new Map(roles.map((role) => [role, judgeRole(facts, role)]));
+  return { roles, byRole, chains: bestChains(facts, byRole) };
+}
+
+/**
+ * Ranked chains of materials for a damage, best first, and what was refused with the reason and what to use instead.
+ * Deterministic: ties keep the order of the catalogue.
+ */
+export function match(input: MatchInput): MatchResult {
+  const found = matching(input);
+  return {
+    chains: found.chains.map((chain) => ({
+      links: chain.links.map((link) => linkOf(link, chain, input)),
+      score: chain.score,
+      verdict: chain.clashes.length > 0 || chain.links.some(({ verdict }) => verdict === "fits-if") ? "fits-if" : "fits",
+    })),
+    refused: refusedOf(found),
+    basis: {
+      formula: "rules per role; chain score = weighted mean of the criteria, key link ×3, −4 for each condition between links",
+      source: "rules with their sources in src/core/match; figures with theirs in src/core/catalogue",
+    },
+    warnings: warningsOf(input, found),
+  };
+}
+
+function linkOf(link: Judgement, chain: Chain, input: MatchInput): MatchResult["chains"][number]["links"][number] {
+  const before = chain.links.slice(0, chain.links.indexOf(link));
+  const clashes = clashesWith(factsOf(input), before, link).map(({ text }) => text);
+  const reasons = [...clashes, ...link.reasons.map(({ text }) => text)];
+  return {
+    role: link.role,
+    class: link.row.class,
+    verdict: clashes.length > 0 || link.verdict === "fits-if" ? "fits-if" : "fits",
+    reasons: reasons.length > 0 ? reasons : [`${link.row.name} holds, fills and stands what this piece asks of it.`],
+  };
+}
+
+function refusedOf({ byRole, chains }: Matching): MatchResult["refused"] {
+  const judged = [...byRole.values()].flat();
+  const accepted = new Set<ClassName>(judged.filter(({ verdict }) => verdict !== "refused").map(({ row }) => row.class));
+  return judged
+    .filter(({ row, verdict }) => verdict === "refused" && !accepted.has(row.class))
+    .map(({ row, role, reasons }) => ({
+      class: row.class,
+      role,
+      reasons: reasons.filter(({ effect }) => effect === "refuse").map(({ text }) => text),
+      instead: insteadOf(role, byRole, chains),
+    }));
+}
+
+/** The class that serves in this role: that of the best chain, else the best that is not refused. */
+export function insteadOf(role: Role, byRole: Matching["byRole"], chains: readonly Chain[]): ClassName | typeof REFER {
+  const inChain = chains[0]?.links.find((link) => link.role === role);
+  const able = (byRole.get(role) ?? []).filter(({ verdict }) => verdict !== "refused");
+  const best = inChain ?? [...able].sort((a, b) => b.score - a.score)[0];
+  return best?.row.class ?? REFER;
+}
+
+function warningsOf({ stock_only, damage }: MatchInput, { roles, chains }: Matching): Warning[] {
+  const warnings: Warning[] = [];
+  if (stock_only) warnings.push({ code: "no-stock", message: "No stock is known here: all classes were considered." });
+  if (roles.length === 0) warnings.push({ code: "no-role", message: `A ${damage.kind} of this measure needs no material.` });
+  else if (chains.length === 0) warnings.push({ code: "refer", message: "No chain of materials here does this: refer to a specialist." });
+  return warnings;
+}

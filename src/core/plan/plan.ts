@@ -1,0 +1,204 @@
+import {
+  type ClassName,
+  classRow,
+  type Finish,
+  finishRow,
+  type Grade,
+  gradeLabel,
+  middle,
+  type PieceKind,
+  type PlannedStep,
+  type Role,
+  type Stage,
+  type Stance,
+  type Station,
+  type StepFacts,
+  stepsFor,
+  type Substrate,
+  substrateRow,
+} from "../catalogue";
+import { COATS_PLANNED, COLOUR_STEPS } from "../colour/steps.data";
+import { thicknessFactor } from "../cure/running";
+import { layers } from "../fill/layers";
+import { proposeProud } from "../fill/proud";
+import { JOIN_STEPS } from "../join/steps.data";
+import { LADDER_ENDS, LADDER_STARTS } from "../level/plan.data";
+import { walk } from "../level/walk";
+import { READY_STEPS } from "../ready/steps.data";
+import { chosen, STATION_ORDER, type Treatment } from "../record/treatment";
+import { type Loss, lossOf } from "../survey/loss";
+
+/** What the plan must know of the piece. */
+export interface PieceFacts {
+  readonly kind: PieceKind;
+  readonly substrate: Substrate;
+  readonly finish: Finish;
+}
+
+export interface FillPlan {
+  readonly class: ClassName;
+  readonly loss: Loss;
+  readonly proud_mm: number;
+  readonly shrinkage_pct: number;
+  readonly count: number;
+  readonly apply_mm: number;
+  readonly layers: ReadonlyArray<{ readonly applied_mm: number; readonly cured_mm: number; readonly surface_mm: number }>;
+}
+
+export interface CoatPlan {
+  readonly coat: number;
+  readonly role: "colour" | "topcoat";
+  readonly class: ClassName;
+}
+
+export interface StationPlan {
+  readonly station: Station;
+  readonly needed: boolean;
+  /** Why it is not needed, or what it holds: "2 layers". */
+  readonly note: string;
+  readonly hands_min: number;
+  /** What passes after it before the next station may start, at 20 °C or the class's own reference. */
+  readonly wait_min: number;
+  readonly steps: readonly PlannedStep[];
+}
+
+/** Everything that follows from survey and choice. */
+export interface Plan {
+  readonly facts: StepFacts;
+  readonly stations: Readonly<Record<Station, StationPlan>>;
+  readonly fill?: FillPlan;
+  readonly coats: readonly CoatPlan[];
+  readonly ladder?: { readonly from: Grade; readonly to: Grade; readonly because: string };
+  readonly hands_min: number;
+  readonly elapsed_min: number;
+}
+
+const SURVEY_MIN = 15;
+const MATCH_MIN = 10;
+const CLOSE_MIN = 20;
+const LAYER_MIN = 15;
+const COAT_MIN = 8;
+const GRIT_MIN = 6;
+
+/** Hands-on minutes a station's single operations are planned with: rules of thumb, said as such on screen. */
+export const PLANNED_MIN = { survey: SURVEY_MIN, match: MATCH_MIN, close: CLOSE_MIN, layer: LAYER_MIN, coat: COAT_MIN, grit: GRIT_MIN } as const;
+
+/** The plan, as far as survey and choice allow; undefined before the survey. */
+export function planOf(piece: PieceFacts, treatment: Treatment): Plan | undefined {
+  const survey = treatment.survey?.body.survey;
+  if (survey === undefined) return undefined;
+  const links = chosen(treatment);
+  const facts = stepFacts(piece, treatment.choice?.body.stance ?? "reversible", survey.damage, links);
+  const fill = links.filler === undefined ? undefined : fillPlan(links.filler, lossOf(survey.damage));
+  const coats = coatPlans(links);
+  const ladder = treatment.ladder
+    ? { ...treatment.ladder, because: "as you set it" }
+    : links.filler && defaultLadder(links.filler, piece.finish);
+  const parts = { facts, fill, coats, ladder, links, chosen: treatment.choice !== undefined };
+  const stations = Object.fromEntries(STATION_ORDER.map((station) => [station, stationPlan(station, parts)])) as Plan["stations"];
+  const each = Object.values(stations);
+  return {
+    facts,
+    stations,
+    coats,
+    ...(fill ? { fill } : {}),
+    ...(ladder ? { ladder } : {}),
+    hands_min: each.reduce((sum, { hands_min }) => sum + hands_min, 0),
+    elapsed_min: each.reduce((sum, { hands_min, wait_min }) => sum + hands_min + wait_min, 0),
+  };
+}
+
+function stepFacts(piece: PieceFacts, stance: Stance, damage: NonNullable<Treatment["survey"]>["body"]["survey"]["damage"], links: Partial<Record<Role, ClassName>>): StepFacts {
+  return {
+    piece: piece.kind,
+    on: substrateRow(piece.substrate),
+    finish: finishRow(piece.finish),
+    damage: damage.kind,
+    through: damage.kind === "hole" && damage.through,
+    stance,
+    chain: Object.fromEntries(Object.entries(links).map(([role, name]) => [role, classRow(name)])),
+  };
+}
+
+function fillPlan(name: ClassName, loss: Loss): FillPlan {
+  const { max_layer_mm, shrinkage_pct } = classRow(name);
+  const proud_mm = proposeProud(loss.depth_mm, shrinkage_pct);
+  const shrinks = middle(shrinkage_pct);
+  const found = layers({ depth_mm: loss.depth_mm, max_layer_mm, shrinkage_pct: shrinks, proud_mm });
+  return { class: name, loss, proud_mm, shrinkage_pct: shrinks, count: found.count, apply_mm: found.apply_mm, layers: found.layers };
+}
+
+function coatPlans(links: Partial<Record<Role, ClassName>>): CoatPlan[] {
+  const roles = (["colour", "topcoat"] as const).flatMap((role) => {
+    const name = links[role];
+    return name ? Array.from({ length: COATS_PLANNED[role] }, () => ({ role, class: name })) : [];
+  });
+  return roles.map((coat, i) => ({ coat: i + 1, ...coat }));
+}
+
+function defaultLadder(filler: ClassName, finish: Finish): NonNullable<Plan["ladder"]> {
+  const { to, because } = LADDER_ENDS[finish];
+  return { from: LADDER_STARTS[classRow(filler).hardness], to, because };
+}
+
+interface Parts {
+  readonly facts: StepFacts;
+  readonly fill: FillPlan | undefined;
+  readonly coats: readonly CoatPlan[];
+  readonly ladder: Plan["ladder"];
+  readonly links: Partial<Record<Role, ClassName>>;
+  readonly chosen: boolean;
+}
+
+type Draft = Omit<StationPlan, "station">;
+const draft = (hands_min: number, note = "", wait_min = 0, steps: readonly PlannedStep[] = []): Draft => ({ needed: true, note, hands_min, wait_min, steps });
+const unneeded = (note: string): Draft => ({ needed: false, note, hands_min: 0, wait_min: 0, steps: [] });
+
+/** One station at a time; complete by type. */
+const PLANNERS: { readonly [S in Station]: (parts: Parts) => Draft } = {
+  survey: () => draft(SURVEY_MIN),
+  match: () => draft(MATCH_MIN),
+  ready: ({ facts }) => {
+    const steps = stepsFor(READY_STEPS, facts);
+    return draft(sum(steps, "hands_min"), `${steps.length} steps`, Math.max(0, ...steps.map(({ wait_min }) => wait_min)), steps);
+  },
+  join: ({ facts, links, chosen: known }) => {
+    if (known && links.adhesive === undefined && links.brace === undefined) return unneeded("nothing to join");
+    const steps = stepsFor(JOIN_STEPS, facts);
+    return draft(sum(steps, "hands_min"), links.brace ? "braced" : "glued", waitFor(links.adhesive, ["handle"]), steps);
+  },
+  fill: ({ fill, chosen: known }) => {
+    if (known && fill === undefined) return unneeded("nothing to fill");
+    if (fill === undefined) return draft(LAYER_MIN);
+    return draft(fill.count * LAYER_MIN, fill.count === 1 ? "1 layer" : `${fill.count} layers`, fill.count * waitFor(fill.class, ["hard"], fill.apply_mm));
+  },
+  level: ({ ladder, chosen: known }) => {
+    if (ladder === undefined) return known ? unneeded("nothing to level") : draft(GRIT_MIN);
+    const { steps } = walk(ladder.from, ladder.to, []);
+    return draft(steps.length * GRIT_MIN, `to ${gradeLabel(ladder.to)}`);
+  },
+  colour: ({ facts, coats, chosen: known }) => {
+    if (known && coats.length === 0) return unneeded("tinted in the mix");
+    const steps = stepsFor(COLOUR_STEPS, facts);
+    const between = coats.slice(0, -1).reduce((wait, coat) => wait + waitFor(coat.class, ["recoat", "hard"]), 0);
+    const last = waitFor(coats.at(-1)?.class, ["full"]);
+    return draft(coats.length * COAT_MIN + sum(steps, "hands_min"), `${coats.length} thin coats`, between + last, steps);
+  },
+  close: () => draft(CLOSE_MIN),
+};
+
+function stationPlan(station: Station, parts: Parts): StationPlan {
+  return { station, ...PLANNERS[station](parts) };
+}
+
+function sum(steps: readonly PlannedStep[], key: "hands_min"): number {
+  return steps.reduce((total, step) => total + step[key], 0);
+}
+
+/** Reference minutes until the first of `stages` that the class has. */
+function waitFor(name: ClassName | undefined, stages: readonly Stage[], thickness_mm?: number): number {
+  if (name === undefined) return 0;
+  const { cure } = classRow(name);
+  const found = cure.stages.find(({ stage }) => stages.includes(stage));
+  return found ? middle(found.minutes) * thicknessFactor(name, thickness_mm ?? cure.at_mm) : 0;
+}

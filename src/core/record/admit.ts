@@ -1,0 +1,39 @@
+import { classRow, stationLabel } from "../catalogue";
+import { chosen, type Treatment } from "./treatment";
+import type { EventBody, EventKind } from "./events.schema";
+
+type Check<K extends EventKind> = (treatment: Treatment, body: Extract<EventBody, { kind: K }>) => string | undefined;
+
+const needsChoice = ({ choice }: Treatment) => (choice ? undefined : "Choose the materials at Match first.");
+const needsSurvey = ({ survey }: Treatment) => (survey ? undefined : "Survey the damage first.");
+
+const inChain = (treatment: Treatment, name: Parameters<typeof classRow>[0]) =>
+  needsChoice(treatment) ??
+  (Object.values(chosen(treatment)).includes(name) ? undefined : `${classRow(name).name} is not in the chain you chose: choose it at Match first.`);
+
+/** What must be true before an entry may stand in the log; a kind that is missing is always admitted. */
+const CHECKS: { readonly [K in EventKind]?: Check<K> } = {
+  matched: needsSurvey,
+  mixed: (treatment, body) => inChain(treatment, body.class),
+  clamped: (treatment, body) => inChain(treatment, body.class),
+  coated: (treatment, body) => inChain(treatment, body.class),
+  placed: ({ clocks }, { layer }) => (clocks.some(({ body }) => body.kind === "mixed" && body.layer === layer) ? undefined : `Layer ${layer} has not been mixed yet.`),
+  "ladder-set": needsChoice,
+  "grit-done": needsChoice,
+  "went-back": needsChoice,
+  "station-done": (treatment, { station }) => (station === "survey" || station === "match" ? `${stationLabel(station)} is done by saving it.` : needsChoice(treatment)),
+  closed: (treatment) => (treatment.closed ? "It is closed already." : needsSurvey(treatment)),
+  reopened: ({ closed }) => (closed ? undefined : "It is not closed."),
+};
+
+const AFTER_CLOSE: readonly EventKind[] = ["reopened", "noted", "withdrawn", "closed"];
+
+/** Why this entry can't stand in the log, in one sentence; undefined when it can. */
+export function admit(treatment: Treatment, body: EventBody): string | undefined {
+  if (treatment.closed && !AFTER_CLOSE.includes(body.kind)) return "This treatment is closed. Reopen it at Close, with a reason.";
+  return checkOf(treatment, body);
+}
+
+function checkOf<K extends EventKind>(treatment: Treatment, body: Extract<EventBody, { kind: K }>): string | undefined {
+  return (CHECKS[body.kind as K] as Check<K> | undefined)?.(treatment, body);
+}

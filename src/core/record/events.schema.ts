@@ -1,0 +1,62 @@
+import { type Static, type TProperties, Type } from "@sinclair/typebox";
+import { CLASS_ROWS, type ClassName, STATIONS } from "../catalogue";
+import { ChainLink } from "../match/match.schema";
+import { LadderSystem } from "../level/ladder.schema";
+import { STANCE_SCHEMA, SurveySchema } from "../survey/survey.schema";
+import { celsius, from0, instant, name, oneOf, strict, tagged } from "../units/schema";
+
+const event = <K extends string, P extends TProperties>(kind: K, fields: P) => strict({ kind: Type.Literal(kind), ...fields });
+
+const Station = oneOf(STATIONS.map(({ station }) => station));
+const ClassSchema = oneOf(CLASS_ROWS.map((row) => row.class) as ClassName[]);
+const GradeSchema = strict({ system: LadderSystem, grade: Type.Number({ exclusiveMinimum: 0, maximum: 100_000 }) });
+const minutes = () => Type.Optional(Type.Number({ minimum: 0, maximum: 10_000 }));
+const text = (maxLength = 4000) => Type.String({ minLength: 1, maxLength });
+const mm = () => Type.Number({ minimum: 0, maximum: 1000 });
+
+/** A class is put to work and its clock starts: a batch mixed, a joint clamped, a coat laid. */
+const started = {
+  class: ClassSchema,
+  /** Layer of the fill, coat of the colour; 1 for a joint. */
+  layer: Type.Integer({ minimum: 1, maximum: 200 }),
+  /** Film or layer thickness that the drying is reckoned with. */
+  thickness_mm: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
+  parts: Type.Optional(Type.Array(strict({ name: name(), planned_g: from0(), actual_g: from0() }), { maxItems: 20 })),
+  climate: strict({ temp_C: celsius(), rh_pct: Type.Number({ minimum: 0, maximum: 100 }) }),
+  hands_min: minutes(),
+};
+
+/** What can be written in the log of a treatment. The log is append-only: `withdrawn` and `corrects` refer back. */
+export const EventBody = tagged("kind", [
+  event("surveyed", { survey: SurveySchema, hands_min: minutes() }),
+  event("matched", { stance: STANCE_SCHEMA, chain: Type.Array(ChainLink, { minItems: 1, maxItems: 20 }), reason: Type.Optional(Type.String({ maxLength: 2000 })) }),
+  event("step-done", { station: Station, step: name(), hands_min: minutes(), note: Type.Optional(Type.String({ maxLength: 2000 })) }),
+  event("step-skipped", { station: Station, step: name(), reason: text(2000) }),
+  event("mixed", started),
+  event("clamped", started),
+  event("coated", started),
+  event("placed", { layer: Type.Integer({ minimum: 1, maximum: 200 }), applied_mm: mm() }),
+  event("measured", { layer: Type.Integer({ minimum: 1, maximum: 200 }), surface_mm: Type.Number({ minimum: -1000, maximum: 1000 }) }),
+  event("ladder-set", { from: GradeSchema, to: GradeSchema }),
+  event("grit-done", { grade: GradeSchema, hands_min: minutes() }),
+  event("went-back", { to: GradeSchema, reason: text(2000) }),
+  event("station-done", { station: Station, hands_min: minutes(), note: Type.Optional(Type.String({ maxLength: 2000 })) }),
+  event("station-skipped", { station: Station, reason: text(2000) }),
+  event("noted", { station: Station, text: text() }),
+  event("closed", { notes: Type.String({ maxLength: 8000 }), signed_by: name(), hands_min: minutes() }),
+  event("reopened", { reason: text(2000) }),
+  event("withdrawn", { reason: Type.Optional(Type.String({ maxLength: 2000 })) }),
+]);
+export type EventBody = Static<typeof EventBody>;
+export type EventKind = EventBody["kind"];
+export type BodyOf<K extends EventKind> = Extract<EventBody, { kind: K }>;
+
+/** One line of the log. */
+export const LogEntry = strict({
+  id: Type.String({ format: "uuid" }),
+  seq: Type.Integer({ minimum: 1 }),
+  at: instant(),
+  corrects: Type.Optional(Type.String({ format: "uuid" })),
+  body: EventBody,
+});
+export type LogEntry = Static<typeof LogEntry>;

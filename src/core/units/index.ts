@@ -1,0 +1,4 @@
+export * from "./duration";
+export * from "./length";
+export * from "./number";
+export * from "./time";

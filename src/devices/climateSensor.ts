@@ -1,0 +1,39 @@
+/** What a climate sensor answers. */
+export interface ClimateReading {
+  readonly at: string;
+  readonly temp_C: number;
+  readonly rh_pct: number;
+}
+
+/** The one interface for a climate sensor; an adapter for a real one stands beside the simulated one. */
+export interface ClimateSensor {
+  readonly name: string;
+  /** The air at a moment not in the future. */
+  read(atMs: number): Promise<ClimateReading>;
+  /** Readings from `fromMs` to `toMs`, both included, every `stepMs`. */
+  history(fromMs: number, toMs: number, stepMs: number): Promise<ClimateReading[]>;
+}
+
+const HOUR = 3_600_000;
+const DAY = 24 * HOUR;
+
+/** A workshop that is heated by day: warmest at 15:00 UTC, coldest at 3:00, a slow swing over nine days. */
+function simulate(atMs: number): ClimateReading {
+  const day = Math.cos((2 * Math.PI * (atMs - 15 * HOUR)) / DAY);
+  const week = Math.sin((2 * Math.PI * atMs) / (9 * DAY));
+  return {
+    at: new Date(atMs).toISOString(),
+    temp_C: Math.round((18 + 1.6 * day + 0.6 * week) * 10) / 10,
+    rh_pct: Math.round(51 - 3 * day + 2 * week),
+  };
+}
+
+/** Stands in for a sensor; ships, so that clocks run on something like a real night. */
+export const simulatedClimateSensor: ClimateSensor = {
+  name: "simulated sensor",
+  read: async (atMs) => simulate(atMs),
+  history: async (fromMs, toMs, stepMs) => {
+    const count = Math.max(0, Math.ceil((toMs - fromMs) / stepMs));
+    return Array.from({ length: count + 1 }, (_, i) => simulate(Math.min(toMs, fromMs + i * stepMs)));
+  },
+};

@@ -1,0 +1,113 @@
+import { defineEntity, type InferEntity, p } from "@mikro-orm/core";
+import { FINISHES, type Finish, PIECE_KINDS, type PieceKind, SUBSTRATES, type Substrate } from "@/core/catalogue";
+import type { LogEntry } from "@/core/record/events.schema";
+
+const kinds = PIECE_KINDS.map(({ kind }) => kind) as PieceKind[];
+const substrates = SUBSTRATES.map(({ substrate }) => substrate) as Substrate[];
+const finishes = FINISHES.map(({ finish }) => finish) as Finish[];
+
+/** An object in the shop's care. `version` grows with every edit, so that colliding edits are told. */
+export const Piece = defineEntity({
+  name: "Piece",
+  tableName: "piece",
+  properties: {
+    id: p.uuid().primary(),
+    title: p.string().length(200),
+    reference: p.string().length(80),
+    ownerReference: p.string().length(200).default(""),
+    kind: p.enum(() => kinds),
+    createdAt: p.datetime(),
+    deletedAt: p.datetime().nullable(),
+    version: p.integer().default(1),
+    parts: () => p.oneToMany(Part).mappedBy("piece").orderBy({ position: "asc" }),
+    treatments: () => p.oneToMany(Treatment).mappedBy("piece").orderBy({ createdAt: "asc" }),
+  },
+});
+
+/** What a piece is made of, and what lies on it. */
+export const Part = defineEntity({
+  name: "Part",
+  tableName: "part",
+  properties: {
+    id: p.uuid().primary(),
+    piece: () => p.manyToOne(Piece).deleteRule("cascade"),
+    name: p.string().length(200),
+    substrate: p.enum(() => substrates),
+    finish: p.enum(() => finishes),
+    position: p.integer(),
+  },
+});
+
+/** One repair of one damage. All that happens to it is in its log; `version` counts the log. */
+export const Treatment = defineEntity({
+  name: "Treatment",
+  tableName: "treatment",
+  properties: {
+    id: p.uuid().primary(),
+    piece: () => p.manyToOne(Piece).deleteRule("cascade"),
+    part: () => p.manyToOne(Part).deleteRule("cascade"),
+    title: p.string().length(200),
+    promised: p.date().nullable(),
+    createdAt: p.datetime(),
+    deletedAt: p.datetime().nullable(),
+    version: p.integer().default(0),
+    log: () => p.oneToMany(LogRow).mappedBy("treatment").orderBy({ seq: "asc" }),
+    photographs: () => p.oneToMany(Photograph).mappedBy("treatment").orderBy({ takenAt: "asc" }),
+  },
+});
+
+/** A line of a treatment's log. Append-only: rows are never changed. `key` makes a repeated request one row. */
+export const LogRow = defineEntity({
+  name: "LogRow",
+  tableName: "log_entry",
+  uniques: [{ properties: ["treatment", "seq"] }, { properties: ["treatment", "key"] }],
+  properties: {
+    id: p.uuid().primary(),
+    treatment: () => p.manyToOne(Treatment).deleteRule("cascade"),
+    seq: p.integer(),
+    key: p.string().length(80),
+    at: p.datetime(),
+    corrects: p.uuid().nullable(),
+    kind: p.string().length(40),
+    body: p.json<LogEntry["body"]>(),
+  },
+});
+
+/** A photograph with its thumbnail. The bytes are loaded only where they are sent. */
+export const Photograph = defineEntity({
+  name: "Photograph",
+  tableName: "photograph",
+  properties: {
+    id: p.uuid().primary(),
+    treatment: () => p.manyToOne(Treatment).deleteRule("cascade"),
+    takenAt: p.datetime(),
+    moment: p.enum(["before", "during", "after"] as const),
+    caption: p.string().length(300),
+    mime: p.string().length(40),
+    width: p.integer(),
+    height: p.integer(),
+    sha256: p.string().length(64),
+    bytes: p.blob().lazy(),
+    thumbnail: p.blob().lazy(),
+    deletedAt: p.datetime().nullable(),
+  },
+});
+
+/** The air as set by hand, and when it was given back to the sensor. */
+export const ClimateRow = defineEntity({
+  name: "ClimateRow",
+  tableName: "climate_reading",
+  properties: {
+    id: p.uuid().primary(),
+    at: p.datetime(),
+    source: p.enum(["hand", "sensor"] as const),
+    tempC: p.double(),
+    rhPct: p.double(),
+  },
+});
+
+export type IPiece = InferEntity<typeof Piece>;
+export type IPart = InferEntity<typeof Part>;
+export type ITreatment = InferEntity<typeof Treatment>;
+export type ILogRow = InferEntity<typeof LogRow>;
+export type IPhotograph = InferEntity<typeof Photograph>;

@@ -1,0 +1,134 @@
+import type { Finish, PieceKind, Substrate } from "@/core/catalogue";
+import type { HandReading } from "@/core/cure/climate";
+import type { LogEntry } from "@/core/record/events.schema";
+import type { Em } from "./orm";
+
+/** A treatment with its piece and its whole log, as plain data. */
+export interface TreatmentRecord {
+  readonly id: string;
+  readonly title: string;
+  readonly promised: string | null;
+  readonly version: number;
+  readonly created_at: string;
+  readonly piece_id: string;
+  readonly piece_title: string;
+  readonly piece_version: number;
+  readonly reference: string;
+  readonly owner_reference: string;
+  readonly kind: PieceKind;
+  readonly part_id: string;
+  readonly part_name: string;
+  readonly substrate: Substrate;
+  readonly finish: Finish;
+  readonly log: LogEntry[];
+}
+
+export interface PhotographRecord {
+  readonly id: string;
+  readonly taken_at: string;
+  readonly moment: "before" | "during" | "after";
+  readonly caption: string;
+  readonly mime: string;
+  readonly width: number;
+  readonly height: number;
+  readonly sha256: string;
+}
+
+const TREATMENT = `
+  select t.id, t.title, t.promised::text, t.version, t.created_at, p.id as piece_id, p.title as piece_title, p.version as piece_version,
+    p.reference, p.owner_reference, p.kind, a.id as part_id, a.name as part_name, a.substrate, a.finish,
+    (select coalesce(json_agg(json_strip_nulls(json_build_object('id', l.id, 'seq', l.seq, 'at', l.at, 'corrects', l.corrects, 'body', l.body))
+      order by l.seq), '[]') from log_entry l where l.treatment_id = t.id) as log
+  from treatment t join piece p on p.id = t.piece_id join part a on a.id = t.part_id
+  where t.deleted_at is null and p.deleted_at is null`;
+
+/** Closed = a closing that was neither taken back nor followed by a reopening. */
+const IS_CLOSED = `exists (select 1 from log_entry c where c.treatment_id = t.id and c.kind = 'closed'
+    and not exists (select 1 from log_entry r where r.treatment_id = t.id and r.kind = 'reopened' and r.seq > c.seq)
+    and not exists (select 1 from log_entry w where w.corrects = c.id))`;
+
+const MOST_CLOSED = 200;
+
+/** Every open treatment, oldest first. */
+export async function openTreatments(em: Em): Promise<TreatmentRecord[]> {
+  return em.execute(`${TREATMENT} and not ${IS_CLOSED} order by t.created_at`);
+}
+
+/** The treatments closed last, newest first. */
+export async function closedTreatments(em: Em): Promise<TreatmentRecord[]> {
+  return em.execute(`${TREATMENT} and ${IS_CLOSED} order by t.created_at desc limit ${MOST_CLOSED}`);
+}
+
+export async function countClosed(em: Em): Promise<number> {
+  const [row] = await em.execute(
+    `select count(*)::int as n from treatment t join piece p on p.id = t.piece_id where t.deleted_at is null and p.deleted_at is null and ${IS_CLOSED}`,
+  );
+  return row.n;
+}
+
+export async function treatmentRecord(em: Em, id: string): Promise<TreatmentRecord | undefined> {
+  const [row] = await em.execute(`${TREATMENT} and t.id = ?`, [id]);
+  return row;
+}
+
+export async function treatmentsOfPiece(em: Em, pieceId: string): Promise<TreatmentRecord[]> {
+  return em.execute(`${TREATMENT} and p.id = ? order by t.created_at desc`, [pieceId]);
+}
+
+/** Photographs without their bytes, oldest first. */
+export async function photographsOf(em: Em, treatmentId: string): Promise<PhotographRecord[]> {
+  return em.execute(
+    `select id, taken_at, moment, caption, mime, width, height, sha256 from photograph
+     where treatment_id = ? and deleted_at is null order by taken_at, id`,
+    [treatmentId],
+  );
+}
+
+/** Bytes of a photograph, or of its thumbnail (always JPEG). */
+export async function photographBytes(em: Em, id: string, thumbnail: boolean): Promise<{ mime: string; bytes: Buffer; sha256: string } | undefined> {
+  const columns = thumbnail ? `'image/jpeg' as mime, thumbnail as bytes` : "mime, bytes";
+  const [row] = await em.execute(`select ${columns}, sha256 from photograph where id = ? and deleted_at is null`, [id]);
+  return row;
+}
+
+export async function handReadings(em: Em, since: Date): Promise<HandReading[]> {
+  return em.execute(
+    `select at, source, temp_c as "temp_C", rh_pct from climate_reading
+     where at >= coalesce((select max(at) from climate_reading where at <= ?), '-infinity') order by at`,
+    [since],
+  );
+}
+
+export interface Hit {
+  readonly type: "piece" | "treatment";
+  readonly id: string;
+  readonly title: string;
+  readonly detail: string;
+  readonly nearness: number;
+}
+
+/** A hit must come this near where it does not hold the words themselves. */
+const NEAR_ENOUGH = 0.3;
+
+/** Pieces and treatments that hold the words or come near to them, best first. */
+export async function findHits(em: Em, words: string, limit: number): Promise<Hit[]> {
+  const like = `%${words.replaceAll(/[\\%_]/g, "\\$&")}%`;
+  return em.execute(
+    `select * from (
+       select 'piece' as type, p.id, p.title, concat_ws(' · ', p.reference, nullif(p.owner_reference, '')) as detail,
+         greatest(word_similarity(?, p.title || ' ' || p.reference || ' ' || p.owner_reference),
+           case when (p.title || ' ' || p.reference || ' ' || p.owner_reference) ilike ? then 1 else 0 end) as nearness
+       from piece p where p.deleted_at is null
+       union all
+       select 'treatment', t.id, t.title, p.title || ' · ' || p.reference,
+         greatest(word_similarity(?, t.title), case when t.title ilike ? then 1 else 0 end)
+       from treatment t join piece p on p.id = t.piece_id where t.deleted_at is null and p.deleted_at is null
+     ) hits where nearness >= ${NEAR_ENOUGH} order by nearness desc, title limit ?`,
+    [words, like, words, like, limit],
+  );
+}
+
+export async function isEmpty(em: Em): Promise<boolean> {
+  const [row] = await em.execute("select not exists (select 1 from piece) as empty");
+  return row.empty;
+}

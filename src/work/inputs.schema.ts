@@ -1,0 +1,50 @@
+import { type Static, Type } from "@sinclair/typebox";
+import { FINISHES, type Finish, PIECE_KINDS, type PieceKind, SUBSTRATES, type Substrate } from "@/core/catalogue";
+import { EventBody } from "@/core/record/events.schema";
+import { celsius, oneOf, strict } from "@/core/units/schema";
+
+const id = () => Type.String({ format: "uuid" });
+const line = (maxLength: number) => Type.String({ minLength: 1, maxLength, pattern: "\\S" });
+
+export const PartInput = strict({
+  name: line(200),
+  substrate: oneOf(SUBSTRATES.map(({ substrate }) => substrate) as Substrate[]),
+  finish: oneOf(FINISHES.map(({ finish }) => finish) as Finish[]),
+});
+
+const pieceFields = {
+  title: line(200),
+  reference: line(80),
+  owner_reference: Type.String({ maxLength: 200 }),
+  kind: oneOf(PIECE_KINDS.map(({ kind }) => kind) as PieceKind[]),
+};
+
+const promised = () => Type.Optional(Type.String({ format: "date" }));
+
+/** A new piece with its first part and its first treatment. The ids are the sender's, so that a repeat is no second piece. */
+export const NewPiece = strict({ id: id(), treatment_id: id(), ...pieceFields, part: PartInput, treatment_title: line(200), promised: promised() });
+export type NewPiece = Static<typeof NewPiece>;
+
+/** `version` is the one that was read: an edit made since is told, not overwritten. */
+export const PieceEdit = strict({ version: Type.Integer({ minimum: 1 }), ...pieceFields, part: Type.Composite([PartInput, strict({ id: id() })], { additionalProperties: false }) });
+export type PieceEdit = Static<typeof PieceEdit>;
+
+export const NewTreatment = strict({ id: id(), title: line(200), promised: promised() });
+export type NewTreatment = Static<typeof NewTreatment>;
+
+/** An entry for the log. `version` counts the log as the writer saw it; `key` makes a repeat one entry. */
+export const NewEntry = strict({
+  key: Type.String({ minLength: 8, maxLength: 80 }),
+  version: Type.Integer({ minimum: 0 }),
+  body: EventBody,
+  corrects: Type.Optional(id()),
+  minutes_ago: Type.Optional(Type.Number({ minimum: 0, maximum: 2880 })),
+});
+export type NewEntry = Static<typeof NewEntry>;
+
+export const ClimateInput = strict({
+  source: oneOf(["hand", "sensor"] as const),
+  temp_C: celsius(),
+  rh_pct: Type.Number({ minimum: 0, maximum: 100 }),
+});
+export type ClimateInput = Static<typeof ClimateInput>;
