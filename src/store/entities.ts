@@ -1,10 +1,6 @@
 import { defineEntity, type InferEntity, p } from "@mikro-orm/core";
-import { FINISHES, type Finish, PIECE_KINDS, type PieceKind, SUBSTRATES, type Substrate } from "@/core/catalogue";
+import type { Finish, PieceKind, Substrate } from "@/core/catalogue";
 import type { LogEntry } from "@/core/record/events.schema";
-
-const kinds = PIECE_KINDS.map(({ kind }) => kind) as PieceKind[];
-const substrates = SUBSTRATES.map(({ substrate }) => substrate) as Substrate[];
-const finishes = FINISHES.map(({ finish }) => finish) as Finish[];
 
 /** An object in the shop's care. `version` grows with every edit, so that colliding edits are told. */
 export const Piece = defineEntity({
@@ -15,7 +11,7 @@ export const Piece = defineEntity({
     title: p.string().length(200),
     reference: p.string().length(80),
     ownerReference: p.string().length(200).default(""),
-    kind: p.enum(() => kinds),
+    kind: p.string().length(40).$type<PieceKind>(),
     createdAt: p.datetime(),
     deletedAt: p.datetime().nullable(),
     version: p.integer().default(1),
@@ -32,8 +28,8 @@ export const Part = defineEntity({
     id: p.uuid().primary(),
     piece: () => p.manyToOne(Piece).deleteRule("cascade"),
     name: p.string().length(200),
-    substrate: p.enum(() => substrates),
-    finish: p.enum(() => finishes),
+    substrate: p.string().length(40).$type<Substrate>(),
+    finish: p.string().length(40).$type<Finish>(),
     position: p.integer(),
   },
 });

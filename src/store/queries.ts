@@ -60,14 +60,14 @@ export async function closedTreatments(em: Em): Promise<TreatmentRecord[]> {
 }
 
 export async function countClosed(em: Em): Promise<number> {
-  const [row] = await em.execute(
+  const [row] = await em.execute<{ n: number }[]>(
     `select count(*)::int as n from treatment t join piece p on p.id = t.piece_id where t.deleted_at is null and p.deleted_at is null and ${IS_CLOSED}`,
   );
-  return row.n;
+  return row?.n ?? 0;
 }
 
 export async function treatmentRecord(em: Em, id: string): Promise<TreatmentRecord | undefined> {
-  const [row] = await em.execute(`${TREATMENT} and t.id = ?`, [id]);
+  const [row] = await em.execute<TreatmentRecord[]>(`${TREATMENT} and t.id = ?`, [id]);
   return row;
 }
 
@@ -87,7 +87,7 @@ export async function photographsOf(em: Em, treatmentId: string): Promise<Photog
 /** Bytes of a photograph, or of its thumbnail (always JPEG). */
 export async function photographBytes(em: Em, id: string, thumbnail: boolean): Promise<{ mime: string; bytes: Buffer; sha256: string } | undefined> {
   const columns = thumbnail ? `'image/jpeg' as mime, thumbnail as bytes` : "mime, bytes";
-  const [row] = await em.execute(`select ${columns}, sha256 from photograph where id = ? and deleted_at is null`, [id]);
+  const [row] = await em.execute<{ mime: string; bytes: Buffer; sha256: string }[]>(`select ${columns}, sha256 from photograph where id = ? and deleted_at is null`, [id]);
   return row;
 }
 
@@ -129,6 +129,6 @@ export async function findHits(em: Em, words: string, limit: number): Promise<Hi
 }
 
 export async function isEmpty(em: Em): Promise<boolean> {
-  const [row] = await em.execute("select not exists (select 1 from piece) as empty");
-  return row.empty;
+  const [row] = await em.execute<{ empty: boolean }[]>("select not exists (select 1 from piece) as empty");
+  return row?.empty ?? true;
 }

@@ -48,3 +48,5 @@ export const ClimateInput = strict({
   rh_pct: Type.Number({ minimum: 0, maximum: 100 }),
 });
 export type ClimateInput = Static<typeof ClimateInput>;
+
+export const PhotographQuery = strict({ id: id(), moment: oneOf(["before", "during", "after"] as const), caption: Type.String({ maxLength: 300 }) });

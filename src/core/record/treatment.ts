@@ -154,3 +154,24 @@ function levelEntries(entries: readonly Entry[], ladder: Entry<"ladder-set"> | u
 
 /** The stations in order, for those who walk them. */
 export const STATION_ORDER: readonly Station[] = STATIONS.map(({ station }) => station);
+
+const STATION_OF: Readonly<Record<Exclude<EventKind, "withdrawn" | "step-done" | "step-skipped" | "station-done" | "station-skipped" | "noted">, Station>> = {
+  surveyed: "survey",
+  matched: "match",
+  mixed: "fill",
+  placed: "fill",
+  measured: "fill",
+  clamped: "join",
+  coated: "colour",
+  "ladder-set": "level",
+  "grit-done": "level",
+  "went-back": "level",
+  closed: "close",
+  reopened: "close",
+};
+
+/** The station that an entry belongs to. */
+export function stationOf({ body }: Entry): Station {
+  if ("station" in body) return body.station;
+  return body.kind === "withdrawn" ? "close" : STATION_OF[body.kind];
+}

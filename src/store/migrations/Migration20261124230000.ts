@@ -1,13 +1,13 @@
 import { Migration } from '@mikro-orm/migrations';
 
-export class Migration20261124230713 extends Migration {
+export class Migration20261124230000 extends Migration {
 
   override async up(): Promise<void> {
     this.addSql(`create table "climate_reading" ("id" uuid not null, "at" timestamptz not null, "source" text check ("source" in ('hand', 'sensor')) not null, "temp_c" double precision not null, "rh_pct" double precision not null, constraint "climate_reading_pkey" primary key ("id"));`);
 
-    this.addSql(`create table "piece" ("id" uuid not null, "title" varchar(200) not null, "reference" varchar(80) not null, "owner_reference" varchar(200) not null default '', "kind" text check ("kind" in ('vessel', 'dish', 'figure', 'relief', 'furniture', 'panel', 'instrument', 'cover', 'other')) not null, "created_at" timestamptz not null, "deleted_at" timestamptz null, "version" int not null default 1, constraint "piece_pkey" primary key ("id"));`);
+    this.addSql(`create table "piece" ("id" uuid not null, "title" varchar(200) not null, "reference" varchar(80) not null, "owner_reference" varchar(200) not null default '', "kind" varchar(40) not null, "created_at" timestamptz not null, "deleted_at" timestamptz null, "version" int not null default 1, constraint "piece_pkey" primary key ("id"));`);
 
-    this.addSql(`create table "part" ("id" uuid not null, "piece_id" uuid not null, "name" varchar(200) not null, "substrate" text check ("substrate" in ('earthenware', 'terracotta', 'stoneware', 'porcelain', 'bone-china', 'gypsum', 'stone', 'resin-cast', 'hardwood', 'softwood', 'veneer-solid', 'veneer-particleboard', 'mdf', 'mdf-vinyl', 'leather', 'leatherette', 'soft-metal', 'brass', 'hard-rubber', 'bone-antler-horn', 'papier-mache', 'composition')) not null, "finish" text check ("finish" in ('none', 'glaze', 'paint', 'shellac', 'lacquer', 'polyester-film', 'oil', 'wax', 'dye', 'gilding')) not null, "position" int not null, constraint "part_pkey" primary key ("id"));`);
+    this.addSql(`create table "part" ("id" uuid not null, "piece_id" uuid not null, "name" varchar(200) not null, "substrate" varchar(40) not null, "finish" varchar(40) not null, "position" int not null, constraint "part_pkey" primary key ("id"));`);
 
     this.addSql(`create table "treatment" ("id" uuid not null, "piece_id" uuid not null, "part_id" uuid not null, "title" varchar(200) not null, "promised" date null, "created_at" timestamptz not null, "deleted_at" timestamptz null, "version" int not null default 0, constraint "treatment_pkey" primary key ("id"));`);
 

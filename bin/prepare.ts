@@ -1,0 +1,36 @@
+import { readdir, readFile } from "node:fs/promises";
+import path from "node:path";
+import { MikroORM } from "@mikro-orm/postgresql";
+import { readDossier, shiftDossier } from "../src/formats/dossier";
+import { config } from "../src/store/config";
+import { closeStore, em } from "../src/store/orm";
+import { isEmpty } from "../src/store/queries";
+import { importDossier } from "../src/work/dossiers";
+
+const DEMO = path.resolve(process.cwd(), "demo");
+
+/** Bring the database up to date; with `--demo`, bring the demo world into an empty one. */
+async function main(): Promise<void> {
+  const orm = await MikroORM.init({ ...config, debug: false });
+  await orm.getMigrator().up();
+  await orm.close(true);
+  if (process.argv.includes("--demo") && (await isEmpty(await em()))) await loadDemo();
+  await closeStore();
+}
+
+/** Through the same import that users have; every time is moved so that the demo's present is now. */
+async function loadDemo(): Promise<void> {
+  const now = Date.now();
+  const files = (await readdir(DEMO)).filter((file) => file.endsWith(".dossier.json") && !file.startsWith("practice")).sort();
+  for (const file of files) {
+    const read = readDossier(JSON.parse(await readFile(path.join(DEMO, file), "utf8")));
+    if (!read.ok) throw new Error(`${file}: ${read.detail} ${JSON.stringify(read.errors)}`);
+    await importDossier(shiftDossier(read.dossier, now - Date.parse(read.dossier.exported_at)));
+  }
+  console.log(`The demo world is in: ${files.length} pieces.`);
+}
+
+main().catch((error: unknown) => {
+  console.error(error);
+  process.exit(1);
+});

@@ -1,0 +1,265 @@
+import { createHash } from "node:crypto";
+import { writeFile } from "node:fs/promises";
+import path from "node:path";
+import { type ClassName, classRow, type Finish, type PieceKind, STANCES, type Substrate } from "../src/core/catalogue";
+import { matching } from "../src/core/match/match";
+import type { ChainLink } from "../src/core/match/match.schema";
+import { keyRole } from "../src/core/match/roles";
+import { mix } from "../src/core/mix/mix";
+import { matchInputOf } from "../src/core/plan/matchInput";
+import { planOf } from "../src/core/plan/plan";
+import type { EventBody, LogEntry } from "../src/core/record/events.schema";
+import { readLog } from "../src/core/record/treatment";
+import type { Survey } from "../src/core/survey/survey.schema";
+import { walk } from "../src/core/level/walk";
+import { DOSSIER_FORMAT, DOSSIER_VERSION, type Dossier } from "../src/formats/dossier.schema";
+import { sha256 } from "../src/formats/photograph";
+import { DRAWINGS, picture } from "./pictures";
+
+/** The demo's present. The loader moves all times so that this becomes now. */
+const NOW = Date.parse("2026-10-07T11:52:00Z");
+const MINUTE = 60_000;
+const DAY = 24 * 60;
+const AIR = { temp_C: 18.6, rh_pct: 52 };
+
+interface Story {
+  readonly file: string;
+  readonly title: string;
+  readonly reference: string;
+  readonly kind: PieceKind;
+  readonly part: string;
+  readonly substrate: Substrate;
+  readonly finish: Finish;
+  readonly treatment: string;
+  readonly promised?: string;
+  readonly drawings: ReadonlyArray<readonly [name: string, moment: "before" | "after", caption: string, minutesAgo: number]>;
+  readonly survey?: Survey;
+  /** The class of the key link; the rest of the chain is what Match proposes with it. */
+  readonly choose?: ClassName;
+  readonly stance?: (typeof STANCES)[number];
+  readonly tell?: (teller: Teller) => void;
+}
+
+/** Writes a log in order, and answers from it as the app would. */
+class Teller {
+  readonly log: LogEntry[] = [];
+  constructor(private readonly story: Story) {}
+
+  write(minutesAgo: number, body: EventBody): void {
+    const seq = this.log.length + 1;
+    this.log.push({ id: uuid(`${this.story.reference}/log/${seq}`), seq, at: ago(minutesAgo), body });
+  }
+  get plan() {
+    const plan = planOf(this.story, readLog(this.log));
+    if (!plan) throw new Error(`${this.story.title} has no survey yet`);
+    return plan;
+  }
+  /** Tick off every step of a station, a quarter of an hour apart, and leave it. */
+  steps(station: "ready" | "join" | "colour", minutesAgo: number, except: readonly string[] = []): void {
+    let at = minutesAgo;
+    for (const { step, hands_min } of this.plan.stations[station].steps) {
+      if (except.includes(step)) continue;
+      this.write(at, { kind: "step-done", station, step, hands_min });
+      at = Math.max(1, at - 15);
+    }
+    if (except.length === 0) this.write(at, { kind: "station-done", station });
+  }
+  /** Mix a layer as planned and place it. */
+  layer(layer: number, minutesAgo: number, placedMm?: number): void {
+    const { fill } = this.plan;
+    if (!fill) throw new Error("no fill is planned");
+    const row = classRow(fill.class);
+    const { parts } = mix({ need_cm3: fill.loss.volume_cm3 / fill.count, waste_pct: 35, parts: [...row.mix.parts], ratio_by: row.mix.ratio_by, ...(row.mix.mixed_density ? { mixed_density: row.mix.mixed_density } : {}) });
+    this.write(minutesAgo, {
+      kind: "mixed",
+      class: fill.class,
+      layer,
+      thickness_mm: fill.apply_mm,
+      parts: parts.map(({ name, mass_g }) => ({ name, planned_g: round(mass_g), actual_g: round(mass_g * 1.01) })),
+      climate: AIR,
+      hands_min: 15,
+    });
+    this.write(minutesAgo - 8, { kind: "placed", layer, applied_mm: placedMm ?? round(fill.apply_mm) });
+  }
+  clamp(minutesAgo: number, name: ClassName): void {
+    this.write(minutesAgo, { kind: "clamped", class: name, layer: 1, thickness_mm: 0.1, climate: AIR, hands_min: 10 });
+  }
+  grits(minutesAgo: number, count = 99): void {
+    const { ladder } = this.plan;
+    if (!ladder) throw new Error("no ladder is planned");
+    walk(ladder.from, ladder.to, [])
+      .steps.slice(0, count)
+      .forEach(({ grade }, i) => this.write(Math.max(1, minutesAgo - i * 10), { kind: "grit-done", grade, hands_min: 6 }));
+  }
+  coat(number: number, minutesAgo: number): void {
+    const coat = this.plan.coats[number - 1];
+    if (!coat) throw new Error("no such coat");
+    this.write(minutesAgo, { kind: "coated", class: coat.class, layer: number, thickness_mm: classRow(coat.class).max_layer_mm, climate: AIR, hands_min: 8 });
+  }
+}
+
+const STORIES: readonly Story[] = [
+  {
+    file: "lemonade-jar", title: "Lemonade jar", reference: "HF-047", kind: "vessel", part: "rim", substrate: "stoneware", finish: "glaze", treatment: "rim chip", promised: "2026-10-23",
+    drawings: [["jar", "before", "rim, raking light from the left", 2 * DAY]],
+    survey: { damage: { kind: "chip", length_mm: 34, depth_mm: 11, thickness_mm: 6 }, service: { touched: true, food: true, wet: true, outdoor: false, load: false, flex: false, acoustic: false, heat_C: 45 }, finish_survives: true, found: "Salt glaze sound up to the edge. Old wax on the rim, taken off." },
+    choose: "epoxy-putty",
+    tell: (t) => {
+      t.steps("ready", DAY);
+      t.layer(1, 84, 5.6);
+    },
+  },
+  {
+    file: "cherub-relief", title: "Cherub relief", reference: "HF-018", kind: "relief", part: "left wing", substrate: "gypsum", finish: "none", treatment: "wing corner", promised: "2026-10-23",
+    drawings: [["relief", "before", "front, raking light", DAY]],
+    survey: { damage: { kind: "corner", a_mm: 42, b_mm: 34, c_mm: 18 }, service: { touched: false, wet: false, outdoor: false }, found: "Clean break, old size on the face." },
+    choose: "gypsum-plaster",
+    tell: (t) => {
+      t.steps("ready", 300);
+      t.layer(1, 44);
+    },
+  },
+  {
+    file: "figure-hand", title: "Figure hand", reference: "HF-052", kind: "figure", part: "ring finger", substrate: "soft-metal", finish: "none", treatment: "ring finger", promised: "2026-10-22",
+    drawings: [["hand", "before", "palm, even light", 2 * DAY]],
+    survey: { damage: { kind: "shards", shards: 2, break_length_mm: 14, thickness_mm: 4 }, service: { touched: true, load: true }, working_min: 20, found: "Break bright, no old glue." },
+    choose: "epoxy-slow", stance: "service",
+    tell: (t) => {
+      t.steps("ready", 700);
+      t.steps("join", 420, ["clamp", "check", "squeeze-out", "unclamp"]);
+      t.clamp(400, "epoxy-slow");
+      t.write(390, { kind: "step-done", station: "join", step: "check", hands_min: 2, note: "Marks meet, no creep." });
+    },
+  },
+  {
+    file: "booth-counter", title: "Booth counter", reference: "HF-044", kind: "furniture", part: "front edge", substrate: "veneer-particleboard", finish: "lacquer", treatment: "knocked edge", promised: "2026-10-23",
+    drawings: [["counter", "before", "front edge, daylight", 4 * DAY]],
+    survey: { damage: { kind: "chip", length_mm: 62, depth_mm: 7, thickness_mm: 12 }, service: { touched: true, load: false }, found: "Board crumbles under the veneer." },
+    choose: "polyester-filler", stance: "service",
+    tell: (t) => {
+      t.steps("ready", 2 * DAY);
+      t.layer(1, DAY + 300);
+      t.write(DAY + 220, { kind: "measured", layer: 1, surface_mm: 0.4 });
+      t.write(DAY + 215, { kind: "station-done", station: "fill" });
+      t.grits(120, 2);
+    },
+  },
+  {
+    file: "carousel-hare", title: "Carousel hare", reference: "HF-031", kind: "figure", part: "right ear", substrate: "hardwood", finish: "paint", treatment: "ear tip", promised: "2026-10-23",
+    drawings: [["hare", "before", "right side, raking light", 5 * DAY]],
+    survey: { damage: { kind: "corner", a_mm: 24, b_mm: 16, c_mm: 12 }, service: { touched: true, outdoor: true, load: false }, found: "Old nails near the foreleg, left alone." },
+    choose: "epoxy-putty", stance: "service",
+    tell: (t) => {
+      t.steps("ready", 4 * DAY);
+      t.layer(1, 3 * DAY);
+      t.write(2 * DAY + 400, { kind: "measured", layer: 1, surface_mm: 0.3 });
+      t.write(2 * DAY + 395, { kind: "station-done", station: "fill" });
+      t.grits(2 * DAY);
+      t.write(2 * DAY - 60, { kind: "station-done", station: "level" });
+      t.steps("colour", 180, ["sheen"]);
+      t.coat(1, 14);
+    },
+  },
+  {
+    file: "concertina", title: "Concertina", reference: "HF-063", kind: "cover", part: "goatskin bellows", substrate: "leather", finish: "dye", treatment: "moth hole in a fold", promised: "2026-10-26",
+    drawings: [["bellows", "before", "third fold, light from behind", 2 * DAY]],
+    survey: { damage: { kind: "hole", diameter_mm: 9, depth_mm: 1, through: true }, service: { touched: true, flex: true, acoustic: false }, found: "Skin supple, edge sound." },
+    choose: "flexible-compound",
+    tell: (t) => {
+      t.steps("ready", DAY);
+      t.layer(1, 21);
+    },
+  },
+  {
+    file: "organ-pipe", title: "Organ pipe", reference: "HF-058", kind: "instrument", part: "front board", substrate: "softwood", finish: "none", treatment: "crack in the front board", promised: "2026-10-29",
+    drawings: [["pipe", "before", "front, raking light", 300]],
+    survey: { damage: { kind: "crack", length_mm: 210, width_mm: 0.3, depth_mm: 8, closes: true }, service: { acoustic: true, touched: false }, working_min: 2, found: "Closes under a clamp; rested two days at 52 % RH." },
+  },
+  {
+    file: "organ-lid", title: "Barrel-organ lid", reference: "HF-060", kind: "panel", part: "top", substrate: "hardwood", finish: "lacquer", treatment: "screw hole by the hinge", promised: "2026-10-09",
+    drawings: [["lid", "before", "top, lamp low", 200]],
+  },
+  {
+    file: "prize-saucer", title: "Prize saucer", reference: "HF-009", kind: "dish", part: "whole saucer", substrate: "bone-china", finish: "glaze", treatment: "five shards",
+    drawings: [
+      ["saucer", "before", "from above, raking light", 9 * DAY],
+      ["saucerAfter", "after", "same place, same light", 3 * DAY + 60],
+    ],
+    survey: { damage: { kind: "shards", shards: 5, break_length_mm: 310, thickness_mm: 2.4 }, service: { touched: false, food: false, wet: true }, found: "Old yellow glue, soaked out." },
+    choose: "acrylic-resin-solvent",
+    tell: (t) => {
+      t.steps("ready", 7 * DAY);
+      t.steps("join", 6 * DAY, ["clamp", "unclamp"]);
+      t.clamp(6 * DAY - 30, "acrylic-resin-solvent");
+      t.write(5 * DAY, { kind: "step-done", station: "join", step: "unclamp", hands_min: 5 });
+      t.write(5 * DAY - 5, { kind: "station-done", station: "join" });
+      t.write(3 * DAY, { kind: "closed", notes: "Shard 3 took a second brush of resin, set as usual. Next time tape from both faces.", signed_by: "M.", hands_min: 20 });
+    },
+  },
+  {
+    file: "practice", title: "Practice jar", reference: "PRACTICE", kind: "vessel", part: "rim", substrate: "earthenware", finish: "glaze", treatment: "rim chip",
+    drawings: [["practice", "before", "rim, raking light", 5]],
+    survey: { damage: { kind: "chip", length_mm: 22, depth_mm: 5, thickness_mm: 5 }, service: { touched: true, food: false, wet: false, outdoor: false, load: false, flex: false, acoustic: false }, found: "A piece to try things on." },
+  },
+];
+
+const ago = (minutes: number) => new Date(NOW - minutes * MINUTE).toISOString();
+const round = (n: number) => Math.round(n * 100) / 100;
+
+/** The same id for the same thing each time the demo is made. */
+function uuid(name: string): string {
+  const hex = createHash("sha256").update(name).digest("hex");
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-4${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`;
+}
+
+function chainOf(story: Story, survey: Survey): ChainLink[] {
+  const found = matching({ ...matchInputOf(story, survey, AIR.temp_C), stance: story.stance ?? "reversible" });
+  const key = keyRole(found.roles);
+  const chain = found.chains.find(({ links }) => links.some(({ role, row }) => role === key && row.class === story.choose));
+  if (!chain) throw new Error(`${story.title}: ${story.choose} is refused; chains: ${found.chains.map(({ links }) => links.map(({ row }) => row.class).join("+")).join(" | ")}`);
+  return chain.links.map(({ role, row }) => ({ role, class: row.class }));
+}
+
+async function dossierOf(story: Story): Promise<Dossier> {
+  const teller = new Teller(story);
+  const first = Math.max(...story.drawings.map(([, , , minutes]) => minutes)) + 30;
+  if (story.survey) teller.write(first - 10, { kind: "surveyed", survey: story.survey, hands_min: 15 });
+  if (story.survey && story.choose) teller.write(first - 25, { kind: "matched", stance: story.stance ?? "reversible", chain: chainOf(story, story.survey) });
+  story.tell?.(teller);
+  teller.log.forEach((entry, i) => {
+    if (i > 0 && entry.at < (teller.log[i - 1]?.at ?? "")) throw new Error(`${story.title}: entry ${entry.seq} (${entry.body.kind}) is before the one before it`);
+  });
+  const part = uuid(`${story.reference}/part`);
+  const photographs = await Promise.all(
+    story.drawings.map(async ([name, moment, caption, minutes], i) => {
+      const bytes = await picture(DRAWINGS[name] ?? "");
+      return { id: uuid(`${story.reference}/photograph/${i}`), taken_at: ago(minutes), moment, caption, mime: "image/jpeg" as const, sha256: sha256(bytes), data: bytes.toString("base64") };
+    }),
+  );
+  return {
+    format: DOSSIER_FORMAT,
+    version: DOSSIER_VERSION,
+    exported_at: new Date(NOW).toISOString(),
+    piece: {
+      id: uuid(`${story.reference}/piece`),
+      title: story.title,
+      reference: story.reference,
+      owner_reference: story.reference === "PRACTICE" ? "" : `Haldenau, stand ${1 + (Number(story.reference.slice(3)) % 9)}`,
+      kind: story.kind,
+      created_at: ago(first),
+      parts: [{ id: part, name: story.part, substrate: story.substrate, finish: story.finish }],
+    },
+    treatment: { id: uuid(`${story.reference}/treatment`), part, title: story.treatment, ...(story.promised ? { promised: story.promised } : {}), created_at: ago(first), log: teller.log, photographs },
+  };
+}
+
+/** Write every demo dossier anew. */
+async function main(): Promise<void> {
+  for (const story of STORIES) {
+    const file = path.resolve(process.cwd(), "demo", `${story.file}.dossier.json`);
+    await writeFile(file, `${JSON.stringify(await dossierOf(story), null, 1)}\n`);
+    console.log(file);
+  }
+}
+
+void main();

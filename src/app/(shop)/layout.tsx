@@ -1,0 +1,26 @@
+import type { ReactNode } from "react";
+import { Shell } from "@/ui/frame/Shell";
+import { overview, shopTimeZone } from "@/work/overview";
+import { isAway } from "@/work/problems";
+
+export const dynamic = "force-dynamic";
+
+export default async function ShopLayout({ children }: { children: ReactNode }) {
+  const place = process.env.SHOP_NAME ?? "";
+  const seen = await overview().catch((error: unknown) => {
+    if (isAway(error)) return undefined;
+    throw error;
+  });
+  if (!seen)
+    return (
+      <Shell place={place} now={Date.now()} timeZone={shopTimeZone()}>
+        {children}
+      </Shell>
+    );
+  const shelf = seen.items.filter(({ brief }) => brief.clock).map(({ id, piece, title, brief }) => ({ id, piece, title, brief }));
+  return (
+    <Shell place={place} now={seen.now} timeZone={seen.time_zone} air={seen.air} shelf={shelf}>
+      {children}
+    </Shell>
+  );
+}

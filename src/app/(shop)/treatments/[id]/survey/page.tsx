@@ -1,0 +1,17 @@
+import { SurveyStation } from "@/ui/stations/SurveyStation";
+import { stationPage } from "../station";
+
+export const metadata = { title: "Survey" };
+
+export default async function SurveyPage({ params }: PageProps<"/treatments/[id]/survey">) {
+  return stationPage(params, "survey", ({ id, record, treatment, photographs }) => (
+    <SurveyStation
+      key={treatment.survey?.id}
+      treatment={id}
+      substrate={record.substrate}
+      finish={record.finish}
+      photographs={photographs}
+      {...(treatment.survey ? { survey: treatment.survey.body.survey, surveyEntry: treatment.survey.id } : {})}
+    />
+  ));
+}

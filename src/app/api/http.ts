@@ -1,0 +1,60 @@
+import { type Problem, problem } from "@/core/problem";
+import { isAway, RECORD_AWAY, WorkProblem } from "@/work/problems";
+
+const JSON_LIMIT = 1024 * 1024;
+
+/** Answer a request with JSON, and every refusal as an RFC 9457 problem. */
+export async function answer(request: Request, work: () => Promise<unknown>, status = 200): Promise<Response> {
+  try {
+    guard(request);
+    const result = await work();
+    if (result instanceof Response) return result;
+    return Response.json(result ?? {}, { status });
+  } catch (error) {
+    if (error instanceof WorkProblem) return problemResponse(error.problem);
+    if (isAway(error)) return problemResponse(RECORD_AWAY);
+    console.error(error);
+    return problemResponse(problem(500, "Something broke here", "Nothing was saved. Try again; if it stays, look at the server's log."));
+  }
+}
+
+export function problemResponse(body: Problem): Response {
+  return Response.json(body, { status: body.status, headers: { "content-type": "application/problem+json" } });
+}
+
+/** Other sites must not write here through the user's browser; the app answers on loopback only. */
+function guard(request: Request): void {
+  if (request.method === "GET" || request.method === "HEAD") return;
+  const site = request.headers.get("sec-fetch-site");
+  if (site !== null && site !== "same-origin" && site !== "none")
+    throw new WorkProblem(problem(403, "Not from here", "Writes are taken from this app's own pages only."));
+}
+
+/** The body as JSON. @throws {WorkProblem} 413 over `limit` bytes, 415 when it is not sent as JSON, 400 when it is none */
+export async function readJson(request: Request, limit = JSON_LIMIT): Promise<unknown> {
+  if (!(request.headers.get("content-type") ?? "").includes("json"))
+    throw new WorkProblem(problem(415, "Send JSON", "The content type must be application/json."));
+  const bytes = await readBytes(request, limit);
+  try {
+    return JSON.parse(bytes.toString("utf8"));
+  } catch (error) {
+    throw new WorkProblem(problem(400, "Not JSON", (error as Error).message));
+  }
+}
+
+/** The body's bytes, given up as soon as they exceed `limit`. */
+export async function readBytes(request: Request, limit: number): Promise<Buffer> {
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  const reader = request.body?.getReader();
+  for (let chunk = await reader?.read(); chunk && !chunk.done; chunk = await reader?.read()) {
+    size += chunk.value.length;
+    if (size > limit) {
+      await reader?.cancel();
+      const allowed = Math.floor(limit / 1024 / 1024);
+      throw new WorkProblem(problem(413, "Too large", `More than ${allowed} MB was sent. Nothing was saved.`));
+    }
+    chunks.push(chunk.value);
+  }
+  return Buffer.concat(chunks);
+}

@@ -1,0 +1,132 @@
+/** A point in mm: x across the loss, y up from the original surface (negative = inside the piece). */
+export type Point = readonly [x: number, y: number];
+
+/** What the section is cut through. All mm. */
+export type Profile =
+  | { readonly kind: "bowl"; readonly width: number; readonly depth: number }
+  | { readonly kind: "groove"; readonly width: number; readonly depth: number }
+  | { readonly kind: "shaft"; readonly width: number; readonly depth: number; readonly through: boolean }
+  | { readonly kind: "peak"; readonly a: number; readonly b: number; readonly depth: number };
+
+export interface SectionFill {
+  /** Height of each layer's surface after it has cured, bottom first. */
+  readonly surfaces: readonly number[];
+  readonly proud_mm: number;
+}
+
+/** The drawing in mm: everything that a picture of it needs, nothing of pixels. */
+export interface Section {
+  readonly width: number;
+  /** From the lowest to the highest point. */
+  readonly bottom: number;
+  readonly top: number;
+  readonly block: readonly Point[];
+  readonly cavity: readonly Point[];
+  /** One polygon a layer, bottom first. */
+  readonly layers: ReadonlyArray<readonly Point[]>;
+  /** The outline of what stands proud, open. */
+  readonly proud: readonly Point[];
+}
+
+const MARGIN = 0.22;
+
+/** The cut through a loss with its layers. Widths and heights follow the measures; nothing is stretched. */
+export function section(profile: Profile, fill: SectionFill | undefined): Section {
+  const cavity = cavityOf(profile);
+  const half = widthOf(profile) / 2;
+  const side = Math.max(half * 2 * MARGIN, profile.depth * 0.35);
+  const floor = profile.kind === "shaft" && profile.through ? profile.depth : profile.depth * 1.4;
+  const proudMm = fill?.proud_mm ?? 0;
+  const outer = withProud(profile, cavity, proudMm);
+  const levels = [-profile.depth, ...(fill?.surfaces ?? [])];
+  return {
+    width: (half + side) * 2,
+    bottom: -floor,
+    top: Math.max(proudMm, 0),
+    block: blockOf(profile, half + side, floor),
+    cavity,
+    layers: levels.slice(1).map((surface, i) => band(outer, levels[i] ?? 0, surface)),
+    proud: proudMm > 0 ? outer.filter(([, y]) => y >= -1e-9) : [],
+  };
+}
+
+const STEPS = 48;
+
+/** The widest opening of a profile in mm. */
+export function widthOf(profile: Profile): number {
+  return profile.kind === "peak" ? Math.hypot(profile.a, profile.b) : profile.width;
+}
+
+/** The missing part as a closed polygon, from the left edge over the bottom to the right. */
+function cavityOf(profile: Profile): Point[] {
+  const half = widthOf(profile) / 2;
+  const { depth } = profile;
+  switch (profile.kind) {
+    case "bowl":
+      return Array.from({ length: STEPS + 1 }, (_, i): Point => {
+        const angle = Math.PI * (1 + i / STEPS);
+        return [half * Math.cos(angle), depth * Math.sin(angle)];
+      });
+    case "groove":
+      return [[-half, 0], [0, -depth], [half, 0]];
+    case "shaft":
+      return [[-half, 0], [-half, -depth], [half, -depth], [half, 0]];
+    case "peak": {
+      // the foot of the height on the broken face divides it as a² : b²
+      const foot = -half + (profile.a ** 2 / (profile.a ** 2 + profile.b ** 2)) * half * 2;
+      return [[-half, -depth], [half, -depth], [foot, 0]];
+    }
+  }
+}
+
+/** The missing part with what stands proud of it, as a closed polygon. */
+function withProud(profile: Profile, cavity: readonly Point[], proud: number): Point[] {
+  if (proud <= 0) return [...cavity];
+  if (profile.kind === "peak") {
+    const grow = (profile.depth + proud) / profile.depth;
+    return cavity.map(([x, y]): Point => [x * grow, (y + profile.depth) * grow - profile.depth]);
+  }
+  const half = widthOf(profile) / 2;
+  const lip = Math.min(proud, half * 0.12);
+  return [...cavity, [half + lip, 0], [half, proud], [-half, proud], [-half - lip, 0]];
+}
+
+function blockOf(profile: Profile, reach: number, floor: number): Point[] {
+  const cavity = cavityOf(profile);
+  if (profile.kind === "peak") return [[-reach, -profile.depth], [reach, -profile.depth], [reach, -floor], [-reach, -floor]];
+  return [[-reach, 0], ...cavity, [reach, 0], [reach, -floor], [-reach, -floor]];
+}
+
+/** What of a polygon lies between two heights (Sutherland–Hodgman, twice). */
+function band(polygon: readonly Point[], from: number, to: number): Point[] {
+  return clip(clip(polygon, from, 1), to, -1);
+}
+
+function clip(polygon: readonly Point[], level: number, sign: 1 | -1): Point[] {
+  const inside = ([, y]: Point) => (y - level) * sign >= -1e-9;
+  return polygon.flatMap((point, i): Point[] => {
+    const before = polygon[(i + polygon.length - 1) % polygon.length] as Point;
+    const crossing = inside(point) === inside(before) ? [] : [cross(before, point, level)];
+    return inside(point) ? [...crossing, point] : crossing;
+  });
+}
+
+function cross([x1, y1]: Point, [x2, y2]: Point, level: number): Point {
+  return [x1 + ((level - y1) / (y2 - y1)) * (x2 - x1), level];
+}
+
+/** Scales a drawing may have: so many to one, or one to so many. */
+const SCALES = [50, 20, 10, 8, 6, 5, 4, 3, 2, 1.5, 1, 1 / 2, 1 / 3, 1 / 5, 1 / 10, 1 / 20, 1 / 50] as const;
+
+/** CSS pixels in a millimetre: 96 to the inch, until a screen is calibrated. */
+export const PX_PER_MM = 96 / 25.4;
+
+/** The largest scale at which `width` × `height` mm fits into that many pixels. */
+export function fittingScale(width: number, height: number, pxWidth: number, pxHeight: number): number {
+  return SCALES.find((scale) => width * scale * PX_PER_MM <= pxWidth && height * scale * PX_PER_MM <= pxHeight) ?? SCALES.at(-1) ?? 1;
+}
+
+/** @example scaleLabel(5) // => "5 : 1" */
+export function scaleLabel(scale: number): string {
+  return scale >= 1 ? `${scale} : 1` : `1 : ${Math.round(1 / scale)}`;
+}

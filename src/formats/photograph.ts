@@ -1,0 +1,39 @@
+import { createHash } from "node:crypto";
+import sharp from "sharp";
+
+export const PHOTOGRAPH_MAX_BYTES = 12 * 1024 * 1024;
+const MAX_PIXELS = 100_000_000;
+const THUMBNAIL_PX = 560;
+const MIME: Readonly<Record<string, string>> = { jpeg: "image/jpeg", png: "image/png", webp: "image/webp" };
+
+export interface InspectedPhotograph {
+  readonly mime: string;
+  readonly width: number;
+  readonly height: number;
+  readonly sha256: string;
+  readonly thumbnail: Buffer;
+}
+
+export type Inspection = { readonly ok: true; readonly photograph: InspectedPhotograph } | { readonly ok: false; readonly message: string };
+
+/** Judge a file by its content, not its name: JPEG, PNG or WebP that decodes whole; makes the thumbnail (JPEG). */
+export async function inspectPhotograph(bytes: Buffer): Promise<Inspection> {
+  if (bytes.length === 0) return { ok: false, message: "The file is empty. Take the photograph again." };
+  if (bytes.length > PHOTOGRAPH_MAX_BYTES) return { ok: false, message: "The photograph is over 12 MB. Save it smaller, then add it again." };
+  try {
+    const image = sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: "error" });
+    const { format, width, height } = await image.metadata();
+    const mime = MIME[format ?? ""];
+    if (!mime || !width || !height) return { ok: false, message: WRONG_KIND };
+    const thumbnail = await image.rotate().resize(THUMBNAIL_PX, THUMBNAIL_PX, { fit: "inside", withoutEnlargement: true }).jpeg({ quality: 82 }).toBuffer();
+    return { ok: true, photograph: { mime, width, height, sha256: sha256(bytes), thumbnail } };
+  } catch {
+    return { ok: false, message: WRONG_KIND };
+  }
+}
+
+const WRONG_KIND = "This is not a whole JPEG, PNG or WebP picture. Export it as JPEG, then add it again.";
+
+export function sha256(bytes: Buffer): string {
+  return createHash("sha256").update(bytes).digest("hex");
+}

@@ -1,0 +1,220 @@
+"use client";
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import { actAt, type NextAct } from "@/core/plan/nextAct";
+import type { PieceKind } from "@/core/catalogue";
+import { formatMinutes } from "@/core/units";
+import { useShortcut } from "../frame/keys";
+import { useNow, useWall } from "../frame/now";
+import type { ShelfItem } from "../shelf/Shelf";
+import { PieceIcon } from "../signs/PieceIcon";
+import { Sign, SignShape } from "../signs/Sign";
+import { DayLine } from "./DayLine";
+
+export interface BenchItem extends ShelfItem {
+  readonly kind: PieceKind;
+}
+
+interface Doable {
+  readonly item: BenchItem;
+  readonly act: NextAct;
+}
+
+/** Lines beside the first one; the rest stands on Objects. */
+const MOST_LINES = 8;
+
+/** Bench: what to touch now, what next and when, what not to touch. */
+export function Bench({ items }: { items: readonly BenchItem[] }) {
+  const now = useNow();
+  const all = items.map((item): Doable => ({ item, act: actAt(item.brief, now) }));
+  const doable = all.filter(({ act }) => act.state !== "off" && act.state !== "closed").sort(byUrgency);
+  const waiting = all.filter(({ act }) => act.state === "off").sort((a, b) => (a.act.from ?? 0) - (b.act.from ?? 0));
+  const [first, ...rest] = doable;
+  const nextOpening = waiting[0];
+  return (
+    <div className="bench">
+      <section className="bench-now" aria-label="What you can do now">
+        {first ? <Hero {...first} /> : <AllWaiting next={nextOpening} />}
+        {rest.slice(0, MOST_LINES).map((each, i) => (
+          <Line key={each.item.id} {...each} number={i + 2} opens={nextOpening} />
+        ))}
+        {rest.length > MOST_LINES && (
+          <Link href="/objects" className="link inline-flex min-h-[52px] items-center">
+            {rest.length - MOST_LINES} more on Objects
+          </Link>
+        )}
+      </section>
+      <HandsOff waiting={waiting} />
+      <DayLine all={all} />
+    </div>
+  );
+}
+
+const URGENCY: Readonly<Record<NextAct["state"], number>> = { closing: 0, never: 1, go: 2, off: 3, closed: 4 };
+
+/** Closing windows first, then open windows by their end, then what has no limit. */
+function byUrgency(a: Doable, b: Doable): number {
+  return URGENCY[a.act.state] - URGENCY[b.act.state] || (a.act.until ?? Number.POSITIVE_INFINITY) - (b.act.until ?? Number.POSITIVE_INFINITY) || 0;
+}
+
+const hrefOf = ({ item, act }: Doable) => `/treatments/${item.id}/${act.station}`;
+
+function Hero(doable: Doable) {
+  const { item, act } = doable;
+  const now = useNow();
+  const wall = useWall();
+  const router = useRouter();
+  useShortcut("1", () => router.push(hrefOf(doable)));
+  const left = act.until === undefined ? undefined : Math.max(1, Math.round((act.until - now) / 60_000));
+  return (
+    <div className="hero">
+      <div className="min-w-0">
+        <HeroState act={act} until={act.until === undefined ? "" : wall.when(act.until, now)} />
+        <h1 className={`hero-what clamp-3 ${act.title.length > 26 ? "long" : ""}`}>{act.title}</h1>
+        <p className="hero-of">
+          <PieceIcon kind={item.kind} size={30} />
+          <span className="clamp-3">
+            {item.piece}, {item.title}
+          </span>
+        </p>
+        <p className="hero-why">{act.why}</p>
+      </div>
+      <div className="hero-count">
+        {left === undefined ? (
+          <p className="hero-left wide">
+            {act.hands_min}
+            <small>min of work</small>
+          </p>
+        ) : (
+          <p className={`hero-left ${left > 99 ? "wide" : ""}`}>
+            {left > 99 ? formatMinutes(left) : left}
+            <small>{left > 99 ? "left" : "min left"}</small>
+          </p>
+        )}
+        {act.until !== undefined && act.from !== undefined && (
+          <div className="gauge mt-1">
+            <i className={act.state === "closing" ? "soon" : "go"} style={{ width: `${Math.min(100, Math.max(0, ((now - act.from) / (act.until - act.from)) * 100))}%` }} />
+          </div>
+        )}
+        <Link href={hrefOf(doable)} className="btn go big" style={{ marginTop: "auto" }}>
+          Start, {formatMinutes(act.hands_min)} of work
+        </Link>
+      </div>
+    </div>
+  );
+}
+
+function HeroState({ act, until }: { act: NextAct; until: string }) {
+  if (act.state === "closing")
+    return (
+      <span className="sign hero-state closing">
+        <SignShape name="soon" size={17} />
+        Window closing at {until}
+      </span>
+    );
+  if (act.state === "never")
+    return (
+      <Sign name="never" size={16} className="hero-state never">
+        Does not cure here
+      </Sign>
+    );
+  return (
+    <Sign name="go" size={15} className="hero-state">
+      {until ? `Work now, until ${until}` : "Work now"}
+    </Sign>
+  );
+}
+
+function Line({ number, opens, ...doable }: Doable & { number: number; opens: Doable | undefined }) {
+  const { item, act } = doable;
+  const now = useNow();
+  const wall = useWall();
+  const router = useRouter();
+  useShortcut(String(number), () => router.push(hrefOf(doable)));
+  return (
+    <div className="line">
+      <PieceIcon kind={item.kind} size={36} />
+      <div className="min-w-0">
+        <p className="line-t clamp-3">
+          {act.title}
+          <span>{item.piece}</span>
+        </p>
+        <p className="dim leading-[18px]">{act.why}</p>
+      </div>
+      <p className="line-min">
+        {act.hands_min}
+        <small>min</small>
+      </p>
+      <p className="line-lim">
+        <b>{act.until === undefined ? "No limit" : `Until ${wall.when(act.until, now)}`}</b>
+        <br />
+        {fits(act, opens, now, (ms) => wall.when(ms, now))}
+      </p>
+      <Link href={hrefOf(doable)} className="btn" aria-label={`Start: ${act.title}, ${item.piece}`}>
+        Start
+      </Link>
+    </div>
+  );
+}
+
+/** Whether it fits before the next window opens. */
+function fits({ hands_min }: NextAct, opens: Doable | undefined, now: number, when: (ms: number) => string): string {
+  if (opens?.act.from === undefined) return "any time";
+  const free = (opens.act.from - now) / 60_000;
+  if (free > 12 * 60) return "any time";
+  return hands_min <= free ? `fits until ${when(opens.act.from)}` : `not before ${opens.item.piece}, ${when(opens.act.from)}`;
+}
+
+function AllWaiting({ next }: { next: Doable | undefined }) {
+  const now = useNow();
+  const wall = useWall();
+  return (
+    <div className="hero">
+      <div className="min-w-0">
+        <Sign name="off" size={15} className="hero-state">
+          Hands off everything
+        </Sign>
+        <h1 className="hero-what long">{next?.act.from === undefined ? "Nothing to do" : `Next: ${next.act.title}, ${wall.when(next.act.from, now)}`}</h1>
+        <p className="hero-why">{next ? `${next.item.piece}. Until then nothing may be touched.` : "All treatments are closed."}</p>
+      </div>
+      <div className="hero-count">
+        <Link href="/objects/new" className="btn big">
+          New piece
+        </Link>
+      </div>
+    </div>
+  );
+}
+
+function HandsOff({ waiting }: { waiting: readonly Doable[] }) {
+  const now = useNow();
+  const wall = useWall();
+  return (
+    <aside className="hands-off" aria-label="Hands off">
+      <h2>
+        <SignShape name="off" size={26} />
+        Hands off
+        <span>{waiting.length === 0 ? "nothing is setting" : "until the time shown"}</span>
+      </h2>
+      <div className="hands-off-list">
+        {waiting.map(({ item, act }) => {
+          const at = act.from ?? now;
+          const when = wall.when(at, now);
+          return (
+            <Link key={item.id} href={`/treatments/${item.id}/${act.station}`} className="off-row">
+              <PieceIcon kind={item.kind} size={36} />
+              <span className="min-w-0">
+                <span className="off-name clamp-3">{item.piece}</span>
+                <span className="off-why clamp-3">{act.why}</span>
+              </span>
+              <span className={`off-time ${when.length > 5 ? "long" : ""}`}>
+                {when}
+                <small>{formatMinutes(Math.max(1, (at - now) / 60_000))}</small>
+              </span>
+            </Link>
+          );
+        })}
+      </div>
+    </aside>
+  );
+}

@@ -1,0 +1,113 @@
+import type { Wall } from "@/core/units";
+
+export const WIDTH = 1280;
+export const HEIGHT = 168;
+
+export interface WindowOnLine {
+  readonly name: string;
+  readonly from: number;
+  readonly until?: number;
+  readonly state: "go" | "closing" | "off";
+}
+
+export interface PlacedWindow {
+  readonly key: string;
+  readonly x: number;
+  readonly width: number;
+  readonly y: number;
+  /** No end: an arrow. */
+  readonly open: boolean;
+  readonly state: WindowOnLine["state"];
+  readonly label: string;
+  readonly inside: boolean;
+  readonly labelX: number;
+  readonly anchor: "start" | "end";
+}
+
+export interface DayLineLayout {
+  readonly placed: readonly PlacedWindow[];
+  readonly hours: ReadonlyArray<{ readonly x: number; readonly label: string }>;
+  readonly night?: { readonly from: number; readonly to: number; readonly tomorrow: string };
+  readonly nowX: number;
+  /** Windows that found no room. */
+  readonly left: number;
+}
+
+const HOUR = 3_600_000;
+const MINUTE = 60_000;
+const PX_PER_HOUR = 176;
+const NIGHT_PX = 96;
+const ROWS = [32, 67, 102] as const;
+const DAY_BEGINS = 8;
+const DAY_ENDS = 18;
+const PX_PER_LETTER = 6.9;
+
+/** To time inside working hours; from half an hour ago, over the folded night, to tomorrow's first hours. */
+export function dayLine(windows: readonly WindowOnLine[], now: number, wall: Wall): DayLineLayout {
+  const start = now - HOUR / 2;
+  const minute = wall.minuteOfDay(now);
+  const late = minute >= (DAY_ENDS - 1) * 60;
+  const dayEnd = now + Math.max(0, DAY_ENDS * 60 - minute) * MINUTE;
+  const nightFrom = Math.max(late ? 250 : 0, ((dayEnd - start) / HOUR) * PX_PER_HOUR);
+  const folds = nightFrom < WIDTH - NIGHT_PX - 60;
+  const untilMorning = (24 + DAY_BEGINS) * 60 - minute;
+  const morning = now + (minute < DAY_BEGINS * 60 ? DAY_BEGINS * 60 - minute : untilMorning) * MINUTE;
+  const nightTo = nightFrom + NIGHT_PX;
+  const x = (at: number) => {
+    if (!folds || at <= start + (nightFrom / PX_PER_HOUR) * HOUR) return ((at - start) / HOUR) * PX_PER_HOUR;
+    if (at < morning) return nightFrom + NIGHT_PX / 2;
+    return nightTo + ((at - morning) / HOUR) * PX_PER_HOUR;
+  };
+  const { placed, left } = place(windows, x, (ms) => wall.when(ms, now));
+  return {
+    placed,
+    left,
+    nowX: x(now),
+    hours: hourMarks(start, now, x, wall, folds ? { from: nightFrom, to: nightTo } : undefined),
+    ...(folds ? { night: { from: nightFrom, to: nightTo, tomorrow: wall.day(morning) } } : {}),
+  };
+}
+
+/** First come, first row; a window whose block and label find no room is counted, not drawn over another. */
+function place(windows: readonly WindowOnLine[], x: (at: number) => number, when: (ms: number) => string): { placed: PlacedWindow[]; left: number } {
+  const ends: number[] = ROWS.map(() => -Infinity);
+  const placed: PlacedWindow[] = [];
+  let left = 0;
+  for (const window of [...windows].sort((a, b) => a.from - b.from || (a.until ?? Infinity) - (b.until ?? Infinity))) {
+    const block = blockOf(window, x, when);
+    const row = ends.findIndex((end) => end + 8 <= block.begin);
+    if (row < 0 || block.begin > WIDTH - 60) {
+      left += 1;
+      continue;
+    }
+    ends[row] = block.end;
+    placed.push({ ...block.view, y: ROWS[row] ?? ROWS[0] });
+  }
+  return { placed, left };
+}
+
+function blockOf(window: WindowOnLine, x: (at: number) => number, when: (ms: number) => string): { begin: number; end: number; view: Omit<PlacedWindow, "y"> } {
+  const open = window.until === undefined;
+  const from = Math.max(-4, x(window.from));
+  const to = open ? Math.max(from + 40, from + 200) : Math.max(from + 14, x(window.until ?? window.from));
+  const time = window.until !== undefined && window.state !== "off" ? `until ${when(window.until)}` : open ? `from ${when(window.from)}` : `${when(window.from)} to ${when(window.until ?? window.from)}`;
+  const label = `${window.name} ${time}`;
+  const wide = label.length * PX_PER_LETTER + 18;
+  const inside = to - from > wide;
+  const stretched = open && !inside ? from + Math.min(wide, WIDTH - from) : to;
+  const fitsInside = inside || (open && stretched - from >= wide - 1);
+  const after = to + 8 + wide <= WIDTH;
+  return {
+    begin: fitsInside || after ? from : Math.max(0, from - wide),
+    end: fitsInside ? stretched : after ? to + 8 + wide : to,
+    view: { key: label, x: from, width: stretched - from, open, state: window.state, label, inside: fitsInside, labelX: fitsInside ? from + 9 : after ? to + 8 : from - 8, anchor: fitsInside || after ? "start" : "end" },
+  };
+}
+
+function hourMarks(start: number, now: number, x: (at: number) => number, wall: Wall, night: { from: number; to: number } | undefined): { x: number; label: string }[] {
+  const first = now - (wall.minuteOfDay(now) % 60) * MINUTE - (now % MINUTE);
+  return Array.from({ length: 30 }, (_, i) => first + i * HOUR)
+    .filter((at) => at >= start)
+    .map((at) => ({ x: Math.round(x(at)), label: wall.time(at) }))
+    .filter(({ x: at }, i, all) => at < WIDTH - 10 && at > 20 && (!night || at < night.from - 4 || at > night.to + 4) && all.findIndex((other) => other.x === at) === i);
+}

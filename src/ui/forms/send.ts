@@ -1,0 +1,36 @@
+import type { FieldError, Problem } from "@/core/problem";
+
+export type Sent<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly problem: Problem };
+
+const UNREACHED: Problem = {
+  type: "urn:wanderjahr:problem:unreached",
+  title: "Not saved",
+  status: 0,
+  detail: "The server does not answer. What you typed stays here; try again in a moment.",
+};
+
+/** Send JSON, or a file, to the app; every failure comes back as a problem, never as an exception. */
+export async function send<T>(method: "POST" | "PUT" | "DELETE", url: string, body?: unknown): Promise<Sent<T>> {
+  const file = body instanceof Blob;
+  try {
+    const response = await fetch(url, {
+      method,
+      ...(body === undefined ? {} : { body: file ? body : JSON.stringify(body) }),
+      ...(file || body === undefined ? {} : { headers: { "content-type": "application/json" } }),
+    });
+    const answer = await response.json();
+    return response.ok ? { ok: true, value: answer as T } : { ok: false, problem: answer as Problem };
+  } catch {
+    return { ok: false, problem: UNREACHED };
+  }
+}
+
+/** Whether trying the same again may help: the server or its database was away. */
+export function isPassing({ status }: Problem): boolean {
+  return status === 0 || status === 503;
+}
+
+/** The last step of a JSON pointer: the field's own name. */
+export function fieldOf({ path }: FieldError): string {
+  return path.split("/").at(-1) ?? "";
+}

@@ -1,0 +1,35 @@
+import type { ReactNode } from "react";
+import { Shelf, type ShelfItem } from "../shelf/Shelf";
+import { Hatches } from "../signs/Hatches";
+import type { Air } from "./climate";
+import { Keys } from "./Keys";
+import { ShopTime } from "./now";
+import { TopBar } from "./TopBar";
+import { Undo } from "./Undo";
+
+interface Props {
+  readonly place: string;
+  readonly now: number;
+  readonly timeZone: string;
+  readonly air?: Air;
+  /** Absent while the record is away. */
+  readonly shelf?: readonly ShelfItem[];
+  readonly children: ReactNode;
+}
+
+/** What is on every page: the top bar, the Shelf, the keys, undo. */
+export function Shell({ place, now, timeZone, air, shelf, children }: Props) {
+  return (
+    <ShopTime start={now} timeZone={timeZone}>
+      <Hatches />
+      <Keys />
+      <Undo>
+        <div className="shell">
+          <TopBar place={place} air={air} />
+          <main className="shell-main">{children}</main>
+          {shelf ? <Shelf items={shelf} /> : <p className="no-print border-t border-ink p-4">The Shelf comes back with the record.</p>}
+        </div>
+      </Undo>
+    </ShopTime>
+  );
+}

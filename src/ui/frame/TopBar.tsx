@@ -1,0 +1,45 @@
+"use client";
+import Link from "next/link";
+import { usePathname } from "next/navigation";
+import type { Air } from "./climate";
+import { ClimateButton } from "./ClimateButton";
+import { Clock } from "./Clock";
+import { DESTINATIONS } from "./destinations";
+import { FindOrJump } from "./FindOrJump";
+import { Mark } from "./Mark";
+
+/** Mark, places, find-or-jump, climate and clock. */
+export function TopBar({ place, air }: { place: string; air?: Air | undefined }) {
+  const path = usePathname();
+  const here = (href: string) => (href === "/" ? path === "/" : path.startsWith(href) || path.startsWith("/treatments"));
+  return (
+    <header className="top no-print">
+      <Link href="/" className="mark tight-focus" aria-label="Wanderjahr, to the Bench">
+        <Mark />
+        <span>WANDERJAHR</span>
+      </Link>
+      {place !== "" && <div className="place">{twoLines(place)}</div>}
+      <nav className="dest" aria-label="Places">
+        {DESTINATIONS.map(({ href, label }) => (
+          <Link key={href} href={href} aria-current={here(href) ? "page" : undefined}>
+            {label}
+          </Link>
+        ))}
+      </nav>
+      <FindOrJump />
+      {air && <ClimateButton air={air} />}
+      <Clock />
+    </header>
+  );
+}
+
+function twoLines(place: string) {
+  const [first, ...rest] = place.split(" ");
+  return (
+    <>
+      {first}
+      <br />
+      {rest.join(" ")}
+    </>
+  );
+}

@@ -1,0 +1,5 @@
+/** The places of the top bar, each with its key after G. One more place is one more row. */
+export const DESTINATIONS = [
+  { href: "/", label: "Bench", key: "b" },
+  { href: "/objects", label: "Objects", key: "o" },
+] as const;

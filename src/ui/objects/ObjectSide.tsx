@@ -1,0 +1,39 @@
+"use client";
+import Link from "next/link";
+import { stationLabel, substrateRow } from "@/core/catalogue";
+import type { NextAct } from "@/core/plan/nextAct";
+import { useWall } from "../frame/now";
+import type { ObjectItem } from "./ObjectList";
+
+/** The selected piece beside the list: its treatments, its owner, the way in. */
+export function ObjectSide({ item, act, others }: { item: ObjectItem; act: NextAct; others: readonly ObjectItem[] }) {
+  const wall = useWall();
+  return (
+    <aside className="objects-side" aria-label="Selected piece">
+      <h2 className="text-[20px] leading-[24px]">
+        <Link href={`/objects/${item.piece_id}`} className="link clamp-3">
+          {item.piece}
+        </Link>
+      </h2>
+      <p className="sub pt-1">
+        {item.reference} · {substrateRow(item.substrate).label.toLowerCase()}
+      </p>
+      <div className="rule mt-4 pt-2">
+        <h3>Treatments</h3>
+        {[item, ...others].map((each) => (
+          <Link key={each.id} href={`/treatments/${each.id}`} className="flex min-h-[48px] items-center border-b border-ash">
+            <b className="clamp-3 font-semibold">{each.title}</b>
+          </Link>
+        ))}
+      </div>
+      <div className="rule mt-4 pt-2">
+        <h3>Owner</h3>
+        <p className="wrap-anywhere">{item.owner_reference || "no owner reference"}</p>
+        {item.promised && <p className="sub">promised {wall.day(Date.parse(`${item.promised}T12:00:00`))}</p>}
+      </div>
+      <Link href={`/treatments/${item.id}/${act.station}`} className="btn mt-6 w-full">
+        Open at {stationLabel(act.station)}
+      </Link>
+    </aside>
+  );
+}

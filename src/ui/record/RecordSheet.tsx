@@ -1,0 +1,169 @@
+import Link from "next/link";
+import { finishRow, type Finish, STANCE_LABELS, type Substrate, substrateRow } from "@/core/catalogue";
+import type { ClosingView } from "@/core/plan/closing";
+import type { UsedRow } from "@/core/plan/review";
+import type { Treatment } from "@/core/record/treatment";
+import { lossOf } from "@/core/survey/loss";
+import { DAMAGE_LABELS } from "@/core/survey/measures.data";
+import { formatMinutes, type Wall } from "@/core/units";
+import { ReviewTable } from "../stations/ReviewTable";
+import type { PhotographView } from "../stations/Photographs";
+import { entryWords } from "../treatment/entryWords";
+import { PrintButton } from "./PrintButton";
+import "./record.css";
+
+interface Props {
+  readonly record: {
+    readonly id: string;
+    readonly title: string;
+    readonly piece_title: string;
+    readonly reference: string;
+    readonly owner_reference: string;
+    readonly part_name: string;
+    readonly substrate: Substrate;
+    readonly finish: Finish;
+  };
+  readonly treatment: Treatment;
+  readonly photographs: readonly PhotographView[];
+  readonly closing?: ClosingView;
+  readonly chain: string;
+  readonly used: readonly UsedRow[];
+  readonly wall: Wall;
+  readonly now: number;
+}
+
+const MOMENTS = { before: "Before", during: "During", after: "After" } as const;
+
+/** The treatment record on A4: what was found, chosen, used and done, with photographs, for owner and next restorer. */
+export function RecordSheet({ record, treatment, photographs, closing, chain, used, wall, now }: Props) {
+  const survey = treatment.survey?.body.survey;
+  const stamp = (at: string) => wall.stamp(Date.parse(at));
+  return (
+    <main className="sheet">
+      <div className="no-print btn-row mb-6">
+        <PrintButton />
+        <Link className="btn" href={`/treatments/${record.id}/close`}>
+          Back to Close
+        </Link>
+      </div>
+      <header>
+        <p className="sheet-kind">Treatment record</p>
+        <h1>
+          {record.piece_title}, {record.title}
+        </h1>
+        <p>
+          {record.reference}
+          {record.owner_reference && ` · owner’s reference ${record.owner_reference}`}
+        </p>
+      </header>
+      <dl className="sheet-facts">
+        <Fact name="Part">
+          {record.part_name}, {substrateRow(record.substrate).label.toLowerCase()}, {finishRow(record.finish).label.toLowerCase()}
+        </Fact>
+        {survey && (
+          <Fact name="Damage">
+            {DAMAGE_LABELS[survey.damage.kind]}, {lossOf(survey.damage).size}
+            {survey.found && `. ${survey.found}`}
+          </Fact>
+        )}
+        {treatment.choice && (
+          <Fact name="Chain">
+            {chain} ({STANCE_LABELS[treatment.choice.body.stance].toLowerCase()})
+          </Fact>
+        )}
+        {closing && (
+          <Fact name="Time">
+            {formatMinutes(closing.hands_min)} hands on, {formatMinutes(closing.elapsed_min)} elapsed; planned {formatMinutes(closing.planned_min)} hands on
+          </Fact>
+        )}
+        <Fact name="State">{closing?.closed ? `closed ${stamp(closing.closed.at)}, signed ${closing.closed.signed_by}` : `open, printed ${wall.stamp(now)}`}</Fact>
+      </dl>
+      {closing?.closed?.notes && <p className="sheet-notes">{closing.closed.notes}</p>}
+      {photographs.length > 0 && (
+        <section className="sheet-photos" aria-label="Photographs">
+          {photographs.map(({ id, moment, caption, taken_at }) => (
+            <figure key={id}>
+              {/* biome-ignore lint/performance/noImgElement: the file as it was added, for print */}
+              <img src={`/api/photographs/${id}`} alt={`${MOMENTS[moment]}: ${caption}`} />
+              <figcaption>
+                <b>{MOMENTS[moment]}</b>, {stamp(taken_at)}
+                {caption && `, ${caption}`}
+              </figcaption>
+            </figure>
+          ))}
+        </section>
+      )}
+      {closing && (
+        <section>
+          <ReviewTable review={closing.review} />
+        </section>
+      )}
+      {used.length > 0 && <Used used={used} stamp={stamp} />}
+      {closing && (
+        <section>
+          <h2>What the owner may do, and from when</h2>
+          <ul>
+            {closing.owner.map(({ when, act }) => (
+              <li key={act}>
+                <b>{when === "never" ? "Never" : when === "today" ? "From today" : closing.full_at ? `From ${wall.day(closing.full_at)}` : "From full cure"}:</b> {act}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <section>
+        <h2>Log</h2>
+        <table className="lst">
+          <tbody>
+            {treatment.entries.map(({ id, at, body }) => (
+              <tr key={id}>
+                <td style={{ width: 130 }}>{stamp(at)}</td>
+                <td className="wrap-anywhere">{entryWords(body)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
+      <footer className="sheet-foot">Times and strengths are predictions from typical figures of each class of material. Safety data sheets, local codes and licensed practice prevail.</footer>
+    </main>
+  );
+}
+
+function Fact({ name, children }: { name: string; children: React.ReactNode }) {
+  return (
+    <>
+      <dt>{name}</dt>
+      <dd>{children}</dd>
+    </>
+  );
+}
+
+function Used({ used, stamp }: { used: readonly UsedRow[]; stamp: (at: string) => string }) {
+  return (
+    <section>
+      <h2>Materials used</h2>
+      <table className="lst">
+        <thead>
+          <tr>
+            <th>Material</th>
+            <th>For</th>
+            <th>When</th>
+            <th>Weighed</th>
+            <th>Climate</th>
+          </tr>
+        </thead>
+        <tbody>
+          {used.map((row) => (
+            <tr key={row.what + row.at}>
+              <td>{row.material}</td>
+              <td>{row.what}</td>
+              <td>{stamp(row.at)}</td>
+              <td>{row.parts || "–"}</td>
+              <td>{row.climate}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

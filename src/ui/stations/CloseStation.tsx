@@ -1,0 +1,158 @@
+"use client";
+import { useState } from "react";
+import { useForm } from "react-hook-form";
+import type { OwnerLine } from "@/core/close/ownerDates";
+import type { ReviewRow } from "@/core/plan/review";
+import { formatMinutes } from "@/core/units";
+import { useDraft } from "../forms/draft";
+import { fieldOf } from "../forms/send";
+import { TextField } from "../forms/TextField";
+import { useNow, useWall } from "../frame/now";
+import { Sign } from "../signs/Sign";
+import { useLog } from "../treatment/TreatmentLog";
+import { type PhotographView, Photographs } from "./Photographs";
+import { ReviewTable } from "./ReviewTable";
+
+interface Props {
+  readonly treatment: string;
+  readonly photographs: readonly PhotographView[];
+  readonly review: readonly ReviewRow[];
+  readonly hands_min: number;
+  readonly planned_min: number;
+  readonly elapsed_min: number;
+  readonly owner: readonly OwnerLine[];
+  readonly full_at?: number;
+  readonly open: readonly string[];
+  readonly closed?: { readonly at: string; readonly notes: string; readonly signed_by: string };
+}
+
+/** Close: last look, planned against done, the owner's dates, sign. */
+export function CloseStation(props: Props) {
+  const { treatment, photographs, review, closed } = props;
+  return (
+    <div className="cols cols-close">
+      <section className="col-rule">
+        <Photographs treatment={treatment} photographs={photographs} moment="after" />
+        <Times {...props} />
+        <Owner {...props} />
+      </section>
+      <section>
+        <ReviewTable review={review} />
+        <div className="mt-4">
+          <h2 className="pb-2">Take the record with you</h2>
+          <div className="grid grid-cols-2 gap-3">
+            <a className="btn" href={`/treatments/${treatment}/record`}>
+              <span>
+                Print view, A4
+                <span className="sub block font-normal">with photographs, for the owner</span>
+              </span>
+            </a>
+            <a className="btn" href={`/api/treatments/${treatment}/dossier`}>
+              <span>
+                Dossier
+                <span className="sub block font-normal">JSON, whole log and photographs</span>
+              </span>
+            </a>
+          </div>
+        </div>
+        {closed ? <Closed {...closed} /> : <SignForm treatment={treatment} open={props.open} />}
+      </section>
+    </div>
+  );
+}
+
+function Times({ hands_min, planned_min, elapsed_min }: Props) {
+  const over = hands_min - planned_min;
+  const against = planned_min > 0 ? `${formatMinutes(Math.abs(over))} ${over > 0 ? "over" : "under"} the plan of ${formatMinutes(planned_min)}` : "nothing was planned";
+  return (
+    <div className="rule mt-4 flex flex-wrap gap-x-10 gap-y-2 pt-3">
+      <div>
+        <p className="big-figure">{formatMinutes(hands_min)}</p>
+        <p className="dim">your hands, {against}</p>
+      </div>
+      <div>
+        <p className="big-figure">{formatMinutes(elapsed_min)}</p>
+        <p className="dim">on the clock, nights and weekends counted</p>
+      </div>
+    </div>
+  );
+}
+
+function Owner({ owner, full_at }: Props) {
+  const now = useNow();
+  const wall = useWall();
+  const when = (line: OwnerLine) => (line.when === "today" ? "Today" : full_at === undefined ? "Full cure" : full_at <= now ? "Now" : wall.day(full_at));
+  return (
+    <div className="mt-4">
+      <h2 className="pb-1">What the owner may do, and from when</h2>
+      <table className="lst">
+        <tbody>
+          {owner.map((line) => (
+            <tr key={line.act}>
+              <td style={{ width: 108 }}>{line.when === "never" ? <Sign name="never">Never</Sign> : <b>{when(line)}</b>}</td>
+              <td>{line.act}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function SignForm({ treatment, open }: { treatment: string; open: readonly string[] }) {
+  const log = useLog();
+  const form = useForm({ defaultValues: { notes: "", signed_by: "" } });
+  const draft = useDraft(`close:${treatment}`, form);
+  const [error, setError] = useState<string>();
+  const told = Object.fromEntries(log.errors.map((each) => [fieldOf(each), each.message]));
+  const submit = form.handleSubmit(async ({ notes, signed_by }) => {
+    setError(signed_by.trim() === "" ? "Write your name or initial: the record is signed." : undefined);
+    if (signed_by.trim() === "") return;
+    if (await log.write({ kind: "closed", notes: notes.trim(), signed_by: signed_by.trim(), hands_min: 20 })) draft.clear();
+  });
+  return (
+    <form className="rule mt-4 grid gap-3 pt-3" onSubmit={submit}>
+      <TextField label="Final notes" field={form.register("notes")} hint="deviations and why; what you would do differently; care" long error={told.notes} />
+      {open.length > 0 && (
+        <Sign name="soon" className="!whitespace-normal">
+          Still open: {open.join(", ")}. You may close all the same; the record says so.
+        </Sign>
+      )}
+      <div className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-3">
+        <TextField label="I have seen it whole, in raking light. Signed" field={form.register("signed_by")} error={error ?? told.signed_by} maxLength={200} autoComplete="off" />
+        <button type="submit" className="btn go big" disabled={log.busy}>
+          Sign and close
+        </button>
+      </div>
+    </form>
+  );
+}
+
+function Closed({ at, notes, signed_by }: NonNullable<Props["closed"]>) {
+  const wall = useWall();
+  const log = useLog();
+  const [reason, setReason] = useState("");
+  return (
+    <div className="rule mt-4 grid gap-3 pt-3">
+      <Sign name="done" size={18} className="text-[18px] leading-[26px]">
+        Signed and closed {wall.stamp(Date.parse(at))}, {signed_by}
+      </Sign>
+      {notes !== "" && <p className="whitespace-pre-wrap wrap-anywhere text-[16px] leading-[22px]">{notes}</p>}
+      <form
+        className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (reason.trim() !== "") void log.write({ kind: "reopened", reason: reason.trim() });
+        }}
+      >
+        <label className="txt-label">
+          Reopen it, because
+          <input className="txt" value={reason} maxLength={2000} onChange={(event) => setReason(event.target.value)} />
+        </label>
+        <button type="submit" className="btn" disabled={reason.trim() === "" || log.busy}>
+          Reopen
+        </button>
+      </form>
+    </div>
+  );
+}

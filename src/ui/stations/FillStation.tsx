@@ -1,0 +1,99 @@
+"use client";
+import { useState } from "react";
+import { classRow, finishRow, type Finish, middle, type Substrate, substrateRow } from "@/core/catalogue";
+import type { ActName } from "@/core/cure/windows.data";
+import type { RunningCure } from "@/core/plan/clocks";
+import type { FillPlan, StationPlan } from "@/core/plan/plan";
+import { profileOf } from "@/core/plan/profile";
+import { stepKey, type StepMark, trimStep } from "@/core/record/treatment";
+import type { Damage } from "@/core/survey/measures.data";
+import type { Air } from "../frame/climate";
+import { Section } from "../section/Section";
+import { Cautions } from "./Cautions";
+import { ClockPanel } from "./ClockPanel";
+import { LayerActs } from "./LayerActs";
+import { LayerTable, type LayerRow, layerRows } from "./LayerTable";
+import { LeaveStation } from "./LeaveStation";
+import { MixPanel } from "./MixPanel";
+
+export interface FillProps {
+  readonly treatment: string;
+  readonly station: StationPlan;
+  readonly fill?: FillPlan;
+  readonly damage: Damage;
+  readonly substrate: Substrate;
+  readonly finish: Finish;
+  readonly cures: readonly RunningCure[];
+  readonly mixedParts: ReadonlyArray<{ readonly layer: number; readonly grams: number }>;
+  readonly acts: readonly ActName[];
+  readonly placed: Readonly<Record<number, number>>;
+  readonly measured: Readonly<Record<number, number>>;
+  readonly marks: Readonly<Record<string, StepMark>>;
+  readonly done: boolean;
+  readonly next: Parameters<typeof LeaveStation>[0]["next"];
+  readonly air: Air;
+}
+
+/** Fill: the batch to mix, the cut through the loss with its layers, the clock, what was really done. */
+export function FillStation(props: FillProps) {
+  const { treatment, station, fill, done, next } = props;
+  if (!fill)
+    return (
+      <div className="max-w-[460px] py-4 text-[16px] leading-[22px]">
+        <p>Nothing is filled in this repair: {station.note || "no filler is in the chain"}.</p>
+        <LeaveStation treatment={treatment} station="fill" next={next} done={done} needed={station.needed} missing="" />
+      </div>
+    );
+  return <Fill {...props} fill={fill} />;
+}
+
+function Fill({ treatment, fill, damage, substrate, finish, cures, mixedParts, acts, placed, measured, marks, done, next, air }: FillProps & { fill: FillPlan }) {
+  const [lit, setLit] = useState<number>();
+  const row = classRow(fill.class);
+  const rows = layerRows(fill, cures, placed, measured, mixedParts);
+  const running = cures.at(-1);
+  const laid = running?.layer ?? 0;
+  const nextLayer = rows.find(({ mixed }) => mixed === undefined);
+  const hard = running?.stages.find(({ stage }) => stage === "hard")?.at;
+  return (
+    <div className="cols cols-fill dusty">
+      <section className="col-rule">
+        {running && laid > 0 && !done && (
+          <>
+            <ClockPanel cure={running} done={acts} temp_C={air.temp_C} />
+            <LayerActs cure={running} layer={rows[laid - 1]} trimmed={marks[stepKey("fill", trimStep(laid))]} />
+          </>
+        )}
+        {nextLayer && !done && <MixPanel fill={fill} row={row} layer={nextLayer} running={running} hardAt={hard} air={air} />}
+        <LeaveStation treatment={treatment} station="fill" next={next} done={done} needed missing={nextLayer ? `layer ${nextLayer.layer} is not laid` : rows.some(({ layer }) => placed[layer] === undefined) ? "the last layer is not placed" : ""} main={!nextLayer} />
+        <div className="mt-3">
+          <Cautions of={row.hazards} short={laid > 0} />
+        </div>
+      </section>
+      <section>
+        <Section
+          profile={profileOf(damage)}
+          hatch={substrateRow(substrate).hatch}
+          substrate={`${substrateRow(substrate).label}, ${finishRow(finish).label.toLowerCase()}`}
+          fill={{ surfaces: fill.layers.map(({ surface_mm }) => surface_mm), proud_mm: fill.proud_mm }}
+          fillHatch={row.hatch}
+          tags={rows.map((layer) => tagOf(layer, nextLayer?.layer))}
+          title="Section A–A"
+          width={900}
+          height={350}
+          lit={lit}
+          onLight={setLit}
+        />
+        <p className="sub pb-2">
+          Dashed: as it stands proud when cured. Chain line: original surface. {row.name} shrinks {row.shrinkage_pct.join(" to ")} % through its thickness; {middle(row.shrinkage_pct).toFixed(2)} % is reckoned with.
+        </p>
+        <LayerTable rows={rows} name={row.name} lit={lit} setLit={setLit} />
+      </section>
+    </div>
+  );
+}
+
+function tagOf({ layer, applied_mm, cured_mm, mixed, next }: LayerRow, upcoming: number | undefined) {
+  const shrinks = `shrinks back ${(applied_mm - cured_mm).toFixed(2)} mm`;
+  return { name: `Layer ${layer}`, words: mixed === undefined ? (layer === upcoming ? `now, ${shrinks}` : shrinks) : next, now: layer === upcoming };
+}

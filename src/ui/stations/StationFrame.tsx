@@ -1,0 +1,44 @@
+import type { ReactNode } from "react";
+import { type PieceKind, type Station, type Substrate, substrateRow } from "@/core/catalogue";
+import type { RouteStop } from "@/core/plan/route";
+import { Route } from "../route/Route";
+import { PieceIcon } from "../signs/PieceIcon";
+import { TreatmentLog } from "../treatment/TreatmentLog";
+import { TreatmentMenu } from "../treatment/TreatmentMenu";
+
+export interface TreatmentHead {
+  readonly id: string;
+  readonly version: number;
+  readonly title: string;
+  readonly piece: string;
+  readonly piece_id: string;
+  readonly reference: string;
+  readonly kind: PieceKind;
+  readonly substrate: Substrate;
+  /** `34 × 11 × 6 mm` */
+  readonly size: string;
+}
+
+/** Head, route and log around a station's own work. */
+export function StationFrame({ head, stops, here, right, children }: { head: TreatmentHead; stops: readonly RouteStop[]; here: Station; right?: ReactNode; children: ReactNode }) {
+  const facts = [head.reference, substrateRow(head.substrate).label.toLowerCase(), head.size].filter(Boolean).join(" · ");
+  return (
+    <TreatmentLog id={head.id} version={head.version}>
+      <div className="thead">
+        <PieceIcon kind={head.kind} />
+        <h1 className="clamp-3">
+          {head.piece}, {head.title}
+        </h1>
+        <span className="inv one-line">{facts}</span>
+        <div className="thead-right">
+          {right}
+          <TreatmentMenu id={head.id} pieceId={head.piece_id} title={head.title} />
+        </div>
+      </div>
+      <Route treatment={head.id} stops={stops} here={here} />
+      <div className="station">
+        <div className="station-body">{children}</div>
+      </div>
+    </TreatmentLog>
+  );
+}

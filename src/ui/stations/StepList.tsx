@@ -1,0 +1,127 @@
+"use client";
+import { useState } from "react";
+import type { PlannedStep, Station } from "@/core/catalogue";
+import { type StepMark, stepKey } from "@/core/record/treatment";
+import { formatMinutes } from "@/core/units";
+import { useWall } from "../frame/now";
+import { Sign } from "../signs/Sign";
+import { useLog } from "../treatment/TreatmentLog";
+import { Cautions } from "./Cautions";
+
+interface Props {
+  readonly station: Station;
+  readonly steps: readonly PlannedStep[];
+  readonly marks: Readonly<Record<string, StepMark>>;
+  /** Steps that are recorded by their own panel, not by a tick. */
+  readonly elsewhere?: Readonly<Record<string, string>>;
+}
+
+/** The steps of a station: done with the minutes it took, or skipped with a reason; the first open one stands out. */
+export function StepList({ station, steps, marks, elsewhere = {} }: Props) {
+  const now = steps.find(({ step }) => marks[stepKey(station, step)] === undefined)?.step;
+  return (
+    <ol aria-label="Steps">
+      {steps.map((step, i) => (
+        <Step key={step.step} number={i + 1} station={station} step={step} mark={marks[stepKey(station, step.step)]} now={step.step === now} elsewhere={elsewhere[step.step]} />
+      ))}
+    </ol>
+  );
+}
+
+interface StepProps {
+  readonly number: number;
+  readonly station: Station;
+  readonly step: PlannedStep;
+  readonly mark: StepMark | undefined;
+  readonly now: boolean;
+  readonly elsewhere: string | undefined;
+}
+
+function Step({ number, station, step, mark, now, elsewhere }: StepProps) {
+  const state = mark ? "done" : now ? "now" : "to-come";
+  return (
+    <li className="step" data-state={state}>
+      <span className="step-n">{number}</span>
+      <div>
+        <p className="step-t">{step.text}</p>
+        <p className="dim leading-[18px]">
+          {step.why} Done when {step.done_when}.
+        </p>
+        {now && <Cautions of={step.cautions} />}
+        {mark && <Marked mark={mark} />}
+        {step.wait_min > 0 && !mark && <p className="sub">then wait {formatMinutes(step.wait_min)}</p>}
+      </div>
+      {elsewhere && !mark ? <span className="sub self-center">{elsewhere}</span> : <StepActions station={station} step={step} mark={mark} now={now} />}
+    </li>
+  );
+}
+
+function Marked({ mark }: { mark: StepMark }) {
+  const wall = useWall();
+  const took = mark.hands_min === undefined ? "" : `, ${formatMinutes(mark.hands_min)}`;
+  return (
+    <p className="pt-1">
+      <Sign name={mark.status === "done" ? "done" : "to-come"}>
+        {mark.status === "done" ? "Done" : "Skipped"} {wall.stamp(Date.parse(mark.at))}
+        {took}
+      </Sign>
+      {mark.note && <span className="block wrap-anywhere">{mark.note}</span>}
+    </p>
+  );
+}
+
+function StepActions({ station, step, mark, now }: Omit<StepProps, "number" | "elsewhere">) {
+  const log = useLog();
+  const [minutes, setMinutes] = useState(String(step.hands_min));
+  const [skipping, setSkipping] = useState(false);
+  const [reason, setReason] = useState("");
+  if (mark)
+    return (
+      <button type="button" className="link-btn" onClick={() => void log.write({ kind: "withdrawn" }, { corrects: mark.entry })} disabled={log.busy}>
+        Take back
+      </button>
+    );
+  if (skipping)
+    return (
+      <form
+        className="grid w-[260px] gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (reason.trim() !== "") void log.write({ kind: "step-skipped", station, step: step.step, reason: reason.trim() });
+        }}
+      >
+        <label className="txt-label">
+          Why is it skipped?
+          <input className="txt" value={reason} onChange={(event) => setReason(event.target.value)} maxLength={2000} />
+        </label>
+        <div className="btn-row">
+          <button type="submit" className="btn small" disabled={reason.trim() === "" || log.busy}>
+            Skip it
+          </button>
+          <button type="button" className="btn small" onClick={() => setSkipping(false)}>
+            Keep it
+          </button>
+        </div>
+      </form>
+    );
+  const took = Number(minutes);
+  const valid = minutes.trim() !== "" && took >= 0 && took <= 10_000;
+  return (
+    <div className="grid justify-items-end gap-1">
+      <div className="btn-row">
+        <label className="fld w-[124px]">
+          <span className="visually-hidden">Minutes for: {step.text}</span>
+          <input value={minutes} inputMode="decimal" onChange={(event) => setMinutes(event.target.value)} aria-invalid={!valid || undefined} style={{ width: 70 }} />
+          <span className="unit">min</span>
+        </label>
+        <button type="button" className={`btn ${now ? "go" : ""}`} disabled={log.busy || !valid} onClick={() => void log.write({ kind: "step-done", station, step: step.step, hands_min: took })} aria-label={`Done: ${step.text}`}>
+          Done
+        </button>
+      </div>
+      {!valid && <p className="wrong-note">Enter minutes, 0 to 10 000.</p>}
+      <button type="button" className="link-btn" onClick={() => setSkipping(true)} aria-label={`Skip: ${step.text}`}>
+        Skip it
+      </button>
+    </div>
+  );
+}

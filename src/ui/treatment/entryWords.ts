@@ -1,0 +1,43 @@
+import { classRow, gradeLabel, STANCE_LABELS, stationLabel } from "@/core/catalogue";
+import type { BodyOf, EventBody, EventKind } from "@/core/record/events.schema";
+import { DAMAGE_LABELS } from "@/core/survey/measures.data";
+import { lossOf } from "@/core/survey/loss";
+import { figure, plain } from "@/core/units";
+
+type Sayings = { readonly [K in EventKind]: (body: BodyOf<K>) => string };
+
+const started = ({ class: name, parts }: BodyOf<"mixed" | "clamped" | "coated">) => {
+  const grams = parts?.map((part) => `${part.name} ${figure(part.actual_g, 2)} g`).join(", ");
+  return `${classRow(name).name}${grams ? ` (${grams})` : ""}`;
+};
+
+/** Each kind of entry in the words of the log; complete by type. */
+const SAY: Sayings = {
+  surveyed: ({ survey }) => `Surveyed: ${DAMAGE_LABELS[survey.damage.kind].toLowerCase()}, ${lossOf(survey.damage).size}`,
+  matched: ({ stance, chain }) => `Chose ${chain.map((link) => classRow(link.class).name.toLowerCase()).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,
+  "step-done": ({ step, note }) => `Done: ${step.replaceAll("-", " ")}${note ? `. ${note}` : ""}`,
+  "step-skipped": ({ step, reason }) => `Skipped: ${step.replaceAll("-", " ")}. ${reason}`,
+  mixed: (body) => `Mixed layer ${body.layer}: ${started(body)}`,
+  clamped: (body) => `Clamped: ${started(body)}`,
+  coated: (body) => `Laid coat ${body.layer}: ${started(body)}`,
+  placed: ({ layer, applied_mm }) => `Placed layer ${layer}, ${plain(applied_mm, 2)} mm`,
+  measured: ({ layer, surface_mm }) => `Measured layer ${layer}: ${plain(Math.abs(surface_mm), 2)} mm ${surface_mm < 0 ? "low" : "proud"}`,
+  "ladder-set": ({ from, to }) => `Ladder set from ${gradeLabel(from)} to ${gradeLabel(to)}`,
+  "grit-done": ({ grade }) => `Sanded with ${gradeLabel(grade)}`,
+  "went-back": ({ to, reason }) => `Went back to ${gradeLabel(to)}: ${reason}`,
+  "station-done": ({ station, note }) => `${stationLabel(station)} done${note ? `. ${note}` : ""}`,
+  "station-skipped": ({ station, reason }) => `${stationLabel(station)} skipped: ${reason}`,
+  noted: ({ text }) => `Note: ${text}`,
+  closed: ({ signed_by, notes }) => `Signed and closed by ${signed_by}${notes ? `. ${notes}` : ""}`,
+  reopened: ({ reason }) => `Reopened: ${reason}`,
+  withdrawn: ({ reason }) => `Taken back${reason ? `: ${reason}` : ""}`,
+};
+
+/** An entry in one line. */
+export function entryWords(body: EventBody): string {
+  return say(body);
+}
+
+function say<K extends EventKind>(body: BodyOf<K>): string {
+  return (SAY[body.kind as K] as (b: BodyOf<K>) => string)(body);
+}

@@ -1,0 +1,34 @@
+import { inspectPhotograph, PHOTOGRAPH_MAX_BYTES } from "@/formats/photograph";
+import { Photograph, Treatment } from "@/store/entities";
+import { em as openEm } from "@/store/orm";
+import { photographBytes } from "@/store/queries";
+import { invalid, notFound, tooLarge } from "./problems";
+
+export interface PhotographInput {
+  readonly id: string;
+  readonly moment: "before" | "during" | "after";
+  readonly caption: string;
+  readonly bytes: Buffer;
+}
+
+/** Keep a photograph with its thumbnail; the same id twice is one photograph. @throws {WorkProblem} 413 or 422 on a wrong file */
+export async function addPhotograph(treatmentId: string, { id, moment, caption, bytes }: PhotographInput, now: Date): Promise<{ id: string }> {
+  if (bytes.length > PHOTOGRAPH_MAX_BYTES) throw tooLarge("The photograph is over 12 MB. Save it smaller, then add it again.");
+  const inspection = await inspectPhotograph(bytes);
+  if (!inspection.ok) throw invalid([{ path: "/file", message: inspection.message }], inspection.message);
+  const em = await openEm();
+  await em.transactional(async (tx) => {
+    if (await tx.findOne(Photograph, id)) return;
+    const treatment = await tx.findOne(Treatment, { id: treatmentId, deletedAt: null });
+    if (!treatment) throw notFound("This treatment");
+    tx.create(Photograph, { id, treatment, takenAt: now, moment, caption: caption.slice(0, 300), bytes, ...inspection.photograph });
+  });
+  return { id };
+}
+
+/** @throws {WorkProblem} 404 when there is no such photograph */
+export async function readPhotograph(id: string, thumbnail: boolean): Promise<{ mime: string; bytes: Buffer; sha256: string }> {
+  const found = await photographBytes(await openEm(), id, thumbnail);
+  if (!found) throw notFound("This photograph");
+  return found;
+}
