@@ -17,7 +17,11 @@ function answer(line: string): unknown {
   const asked = parse(line);
   if (!asked.ok) return asked;
   const { name, input } = (asked.value ?? {}) as { name?: unknown; input?: unknown };
-  if (typeof name !== "string") return { ok: false, problem: problem(422, "The input does not fit", "A line is {name, input}.", [{ path: "/name", message: "is missing" }]) };
+  if (typeof name !== "string")
+    return {
+      ok: false,
+      problem: problem(422, "The input does not fit", "A line is {name, input}.", [{ path: "/name", message: "is missing" }]),
+    };
   return calc(name, input);
 }
 

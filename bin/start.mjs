@@ -73,7 +73,9 @@ function build() {
 }
 
 async function serve(stop) {
-  const next = child(path.join(BIN, "next"), [DEV ? "dev" : "start", "-H", HOST, "-p", String(PORT)], { stdio: ["ignore", DEV ? "inherit" : "ignore", "inherit"] });
+  const next = child(path.join(BIN, "next"), [DEV ? "dev" : "start", "-H", HOST, "-p", String(PORT)], {
+    stdio: ["ignore", DEV ? "inherit" : "ignore", "inherit"],
+  });
   let asked = false;
   for (const signal of ["SIGINT", "SIGTERM", "SIGHUP"])
     process.on(signal, () => {

@@ -1,7 +1,8 @@
 import { createHash } from "node:crypto";
 import { writeFile } from "node:fs/promises";
 import path from "node:path";
-import { type ClassName, classRow, type Finish, type PieceKind, STANCES, type Substrate } from "../src/core/catalogue";
+import { type ClassName, classRow, type Finish, type PieceKind, type STANCES, type Substrate } from "../src/core/catalogue";
+import { walk } from "../src/core/level/walk";
 import { matching } from "../src/core/match/match";
 import type { ChainLink } from "../src/core/match/match.schema";
 import { keyRole } from "../src/core/match/roles";
@@ -11,7 +12,6 @@ import { planOf } from "../src/core/plan/plan";
 import type { EventBody, LogEntry } from "../src/core/record/events.schema";
 import { readLog } from "../src/core/record/treatment";
 import type { Survey } from "../src/core/survey/survey.schema";
-import { walk } from "../src/core/level/walk";
 import { DOSSIER_FORMAT, DOSSIER_VERSION, type Dossier } from "../src/formats/dossier.schema";
 import { sha256 } from "../src/formats/photograph";
 import { DRAWINGS, picture } from "./pictures";
@@ -69,7 +69,13 @@ class Teller {
     const { fill } = this.plan;
     if (!fill) throw new Error("no fill is planned");
     const row = classRow(fill.class);
-    const { parts } = mix({ need_cm3: fill.loss.volume_cm3 / fill.count, waste_pct: 35, parts: [...row.mix.parts], ratio_by: row.mix.ratio_by, ...(row.mix.mixed_density ? { mixed_density: row.mix.mixed_density } : {}) });
+    const { parts } = mix({
+      need_cm3: fill.loss.volume_cm3 / fill.count,
+      waste_pct: 35,
+      parts: [...row.mix.parts],
+      ratio_by: row.mix.ratio_by,
+      ...(row.mix.mixed_density ? { mixed_density: row.mix.mixed_density } : {}),
+    });
     this.write(minutesAgo, {
       kind: "mixed",
       class: fill.class,
@@ -89,20 +95,42 @@ class Teller {
     if (!ladder) throw new Error("no ladder is planned");
     walk(ladder.from, ladder.to, [])
       .steps.slice(0, count)
-      .forEach(({ grade }, i) => this.write(Math.max(1, minutesAgo - i * 10), { kind: "grit-done", grade, hands_min: 6 }));
+      .forEach(({ grade }, i) => {
+        this.write(Math.max(1, minutesAgo - i * 10), { kind: "grit-done", grade, hands_min: 6 });
+      });
   }
   coat(number: number, minutesAgo: number): void {
     const coat = this.plan.coats[number - 1];
     if (!coat) throw new Error("no such coat");
-    this.write(minutesAgo, { kind: "coated", class: coat.class, layer: number, thickness_mm: classRow(coat.class).max_layer_mm, climate: AIR, hands_min: 8 });
+    this.write(minutesAgo, {
+      kind: "coated",
+      class: coat.class,
+      layer: number,
+      thickness_mm: classRow(coat.class).max_layer_mm,
+      climate: AIR,
+      hands_min: 8,
+    });
   }
 }
 
 const STORIES: readonly Story[] = [
   {
-    file: "lemonade-jar", title: "Lemonade jar", reference: "HF-047", kind: "vessel", part: "rim", substrate: "stoneware", finish: "glaze", treatment: "rim chip", promised: "2026-10-23",
+    file: "lemonade-jar",
+    title: "Lemonade jar",
+    reference: "HF-047",
+    kind: "vessel",
+    part: "rim",
+    substrate: "stoneware",
+    finish: "glaze",
+    treatment: "rim chip",
+    promised: "2026-10-23",
     drawings: [["jar", "before", "rim, raking light from the left", 2 * DAY]],
-    survey: { damage: { kind: "chip", length_mm: 34, depth_mm: 11, thickness_mm: 6 }, service: { touched: true, food: true, wet: true, outdoor: false, load: false, flex: false, acoustic: false, heat_C: 45 }, finish_survives: true, found: "Salt glaze sound up to the edge. Old wax on the rim, taken off." },
+    survey: {
+      damage: { kind: "chip", length_mm: 34, depth_mm: 11, thickness_mm: 6 },
+      service: { touched: true, food: true, wet: true, outdoor: false, load: false, flex: false, acoustic: false, heat_C: 45 },
+      finish_survives: true,
+      found: "Salt glaze sound up to the edge. Old wax on the rim, taken off.",
+    },
     choose: "epoxy-putty",
     tell: (t) => {
       t.steps("ready", DAY);
@@ -110,9 +138,21 @@ const STORIES: readonly Story[] = [
     },
   },
   {
-    file: "cherub-relief", title: "Cherub relief", reference: "HF-018", kind: "relief", part: "left wing", substrate: "gypsum", finish: "none", treatment: "wing corner", promised: "2026-10-23",
+    file: "cherub-relief",
+    title: "Cherub relief",
+    reference: "HF-018",
+    kind: "relief",
+    part: "left wing",
+    substrate: "gypsum",
+    finish: "none",
+    treatment: "wing corner",
+    promised: "2026-10-23",
     drawings: [["relief", "before", "front, raking light", DAY]],
-    survey: { damage: { kind: "corner", a_mm: 42, b_mm: 34, c_mm: 18 }, service: { touched: false, wet: false, outdoor: false }, found: "Clean break, old size on the face." },
+    survey: {
+      damage: { kind: "corner", a_mm: 42, b_mm: 34, c_mm: 18 },
+      service: { touched: false, wet: false, outdoor: false },
+      found: "Clean break, old size on the face.",
+    },
     choose: "gypsum-plaster",
     tell: (t) => {
       t.steps("ready", 300);
@@ -120,10 +160,24 @@ const STORIES: readonly Story[] = [
     },
   },
   {
-    file: "figure-hand", title: "Figure hand", reference: "HF-052", kind: "figure", part: "ring finger", substrate: "soft-metal", finish: "none", treatment: "ring finger", promised: "2026-10-22",
+    file: "figure-hand",
+    title: "Figure hand",
+    reference: "HF-052",
+    kind: "figure",
+    part: "ring finger",
+    substrate: "soft-metal",
+    finish: "none",
+    treatment: "ring finger",
+    promised: "2026-10-22",
     drawings: [["hand", "before", "palm, even light", 2 * DAY]],
-    survey: { damage: { kind: "shards", shards: 2, break_length_mm: 14, thickness_mm: 4 }, service: { touched: true, load: true }, working_min: 20, found: "Break bright, no old glue." },
-    choose: "epoxy-slow", stance: "service",
+    survey: {
+      damage: { kind: "shards", shards: 2, break_length_mm: 14, thickness_mm: 4 },
+      service: { touched: true, load: true },
+      working_min: 20,
+      found: "Break bright, no old glue.",
+    },
+    choose: "epoxy-slow",
+    stance: "service",
     tell: (t) => {
       t.steps("ready", 700);
       t.steps("join", 420, ["clamp", "check", "squeeze-out", "unclamp"]);
@@ -132,10 +186,23 @@ const STORIES: readonly Story[] = [
     },
   },
   {
-    file: "booth-counter", title: "Booth counter", reference: "HF-044", kind: "furniture", part: "front edge", substrate: "veneer-particleboard", finish: "lacquer", treatment: "knocked edge", promised: "2026-10-23",
+    file: "booth-counter",
+    title: "Booth counter",
+    reference: "HF-044",
+    kind: "furniture",
+    part: "front edge",
+    substrate: "veneer-particleboard",
+    finish: "lacquer",
+    treatment: "knocked edge",
+    promised: "2026-10-23",
     drawings: [["counter", "before", "front edge, daylight", 4 * DAY]],
-    survey: { damage: { kind: "chip", length_mm: 62, depth_mm: 7, thickness_mm: 12 }, service: { touched: true, load: false }, found: "Board crumbles under the veneer." },
-    choose: "polyester-filler", stance: "service",
+    survey: {
+      damage: { kind: "chip", length_mm: 62, depth_mm: 7, thickness_mm: 12 },
+      service: { touched: true, load: false },
+      found: "Board crumbles under the veneer.",
+    },
+    choose: "polyester-filler",
+    stance: "service",
     tell: (t) => {
       t.steps("ready", 2 * DAY);
       t.layer(1, DAY + 300);
@@ -145,10 +212,23 @@ const STORIES: readonly Story[] = [
     },
   },
   {
-    file: "carousel-hare", title: "Carousel hare", reference: "HF-031", kind: "figure", part: "right ear", substrate: "hardwood", finish: "paint", treatment: "ear tip", promised: "2026-10-23",
+    file: "carousel-hare",
+    title: "Carousel hare",
+    reference: "HF-031",
+    kind: "figure",
+    part: "right ear",
+    substrate: "hardwood",
+    finish: "paint",
+    treatment: "ear tip",
+    promised: "2026-10-23",
     drawings: [["hare", "before", "right side, raking light", 5 * DAY]],
-    survey: { damage: { kind: "corner", a_mm: 24, b_mm: 16, c_mm: 12 }, service: { touched: true, outdoor: true, load: false }, found: "Old nails near the foreleg, left alone." },
-    choose: "epoxy-putty", stance: "service",
+    survey: {
+      damage: { kind: "corner", a_mm: 24, b_mm: 16, c_mm: 12 },
+      service: { touched: true, outdoor: true, load: false },
+      found: "Old nails near the foreleg, left alone.",
+    },
+    choose: "epoxy-putty",
+    stance: "service",
     tell: (t) => {
       t.steps("ready", 4 * DAY);
       t.layer(1, 3 * DAY);
@@ -161,9 +241,21 @@ const STORIES: readonly Story[] = [
     },
   },
   {
-    file: "concertina", title: "Concertina", reference: "HF-063", kind: "cover", part: "goatskin bellows", substrate: "leather", finish: "dye", treatment: "moth hole in a fold", promised: "2026-10-26",
+    file: "concertina",
+    title: "Concertina",
+    reference: "HF-063",
+    kind: "cover",
+    part: "goatskin bellows",
+    substrate: "leather",
+    finish: "dye",
+    treatment: "moth hole in a fold",
+    promised: "2026-10-26",
     drawings: [["bellows", "before", "third fold, light from behind", 2 * DAY]],
-    survey: { damage: { kind: "hole", diameter_mm: 9, depth_mm: 1, through: true }, service: { touched: true, flex: true, acoustic: false }, found: "Skin supple, edge sound." },
+    survey: {
+      damage: { kind: "hole", diameter_mm: 9, depth_mm: 1, through: true },
+      service: { touched: true, flex: true, acoustic: false },
+      found: "Skin supple, edge sound.",
+    },
     choose: "flexible-compound",
     tell: (t) => {
       t.steps("ready", DAY);
@@ -171,21 +263,53 @@ const STORIES: readonly Story[] = [
     },
   },
   {
-    file: "organ-pipe", title: "Organ pipe", reference: "HF-058", kind: "instrument", part: "front board", substrate: "softwood", finish: "none", treatment: "crack in the front board", promised: "2026-10-29",
+    file: "organ-pipe",
+    title: "Organ pipe",
+    reference: "HF-058",
+    kind: "instrument",
+    part: "front board",
+    substrate: "softwood",
+    finish: "none",
+    treatment: "crack in the front board",
+    promised: "2026-10-29",
     drawings: [["pipe", "before", "front, raking light", 300]],
-    survey: { damage: { kind: "crack", length_mm: 210, width_mm: 0.3, depth_mm: 8, closes: true }, service: { acoustic: true, touched: false }, working_min: 2, found: "Closes under a clamp; rested two days at 52 % RH." },
+    survey: {
+      damage: { kind: "crack", length_mm: 210, width_mm: 0.3, depth_mm: 8, closes: true },
+      service: { acoustic: true, touched: false },
+      working_min: 2,
+      found: "Closes under a clamp; rested two days at 52 % RH.",
+    },
   },
   {
-    file: "organ-lid", title: "Barrel-organ lid", reference: "HF-060", kind: "panel", part: "top", substrate: "hardwood", finish: "lacquer", treatment: "screw hole by the hinge", promised: "2026-10-09",
+    file: "organ-lid",
+    title: "Barrel-organ lid",
+    reference: "HF-060",
+    kind: "panel",
+    part: "top",
+    substrate: "hardwood",
+    finish: "lacquer",
+    treatment: "screw hole by the hinge",
+    promised: "2026-10-09",
     drawings: [["lid", "before", "top, lamp low", 200]],
   },
   {
-    file: "prize-saucer", title: "Prize saucer", reference: "HF-009", kind: "dish", part: "whole saucer", substrate: "bone-china", finish: "glaze", treatment: "five shards",
+    file: "prize-saucer",
+    title: "Prize saucer",
+    reference: "HF-009",
+    kind: "dish",
+    part: "whole saucer",
+    substrate: "bone-china",
+    finish: "glaze",
+    treatment: "five shards",
     drawings: [
       ["saucer", "before", "from above, raking light", 9 * DAY],
       ["saucerAfter", "after", "same place, same light", 3 * DAY + 60],
     ],
-    survey: { damage: { kind: "shards", shards: 5, break_length_mm: 310, thickness_mm: 2.4 }, service: { touched: false, food: false, wet: true }, found: "Old yellow glue, soaked out." },
+    survey: {
+      damage: { kind: "shards", shards: 5, break_length_mm: 310, thickness_mm: 2.4 },
+      service: { touched: false, food: false, wet: true },
+      found: "Old yellow glue, soaked out.",
+    },
     choose: "acrylic-resin-solvent",
     tell: (t) => {
       t.steps("ready", 7 * DAY);
@@ -193,13 +317,29 @@ const STORIES: readonly Story[] = [
       t.clamp(6 * DAY - 30, "acrylic-resin-solvent");
       t.write(5 * DAY, { kind: "step-done", station: "join", step: "unclamp", hands_min: 5 });
       t.write(5 * DAY - 5, { kind: "station-done", station: "join" });
-      t.write(3 * DAY, { kind: "closed", notes: "Shard 3 took a second brush of resin, set as usual. Next time tape from both faces.", signed_by: "M.", hands_min: 20 });
+      t.write(3 * DAY, {
+        kind: "closed",
+        notes: "Shard 3 took a second brush of resin, set as usual. Next time tape from both faces.",
+        signed_by: "M.",
+        hands_min: 20,
+      });
     },
   },
   {
-    file: "practice", title: "Practice jar", reference: "PRACTICE", kind: "vessel", part: "rim", substrate: "earthenware", finish: "glaze", treatment: "rim chip",
+    file: "practice",
+    title: "Practice jar",
+    reference: "PRACTICE",
+    kind: "vessel",
+    part: "rim",
+    substrate: "earthenware",
+    finish: "glaze",
+    treatment: "rim chip",
     drawings: [["practice", "before", "rim, raking light", 5]],
-    survey: { damage: { kind: "chip", length_mm: 22, depth_mm: 5, thickness_mm: 5 }, service: { touched: true, food: false, wet: false, outdoor: false, load: false, flex: false, acoustic: false }, found: "A piece to try things on." },
+    survey: {
+      damage: { kind: "chip", length_mm: 22, depth_mm: 5, thickness_mm: 5 },
+      service: { touched: true, food: false, wet: false, outdoor: false, load: false, flex: false, acoustic: false },
+      found: "A piece to try things on.",
+    },
   },
 ];
 
@@ -216,7 +356,10 @@ function chainOf(story: Story, survey: Survey): ChainLink[] {
   const found = matching({ ...matchInputOf(story, survey, AIR.temp_C), stance: story.stance ?? "reversible" });
   const key = keyRole(found.roles);
   const chain = found.chains.find(({ links }) => links.some(({ role, row }) => role === key && row.class === story.choose));
-  if (!chain) throw new Error(`${story.title}: ${story.choose} is refused; chains: ${found.chains.map(({ links }) => links.map(({ row }) => row.class).join("+")).join(" | ")}`);
+  if (!chain)
+    throw new Error(
+      `${story.title}: ${story.choose} is refused; chains: ${found.chains.map(({ links }) => links.map(({ row }) => row.class).join("+")).join(" | ")}`,
+    );
   return chain.links.map(({ role, row }) => ({ role, class: row.class }));
 }
 
@@ -224,16 +367,26 @@ async function dossierOf(story: Story): Promise<Dossier> {
   const teller = new Teller(story);
   const first = Math.max(...story.drawings.map(([, , , minutes]) => minutes)) + 30;
   if (story.survey) teller.write(first - 10, { kind: "surveyed", survey: story.survey, hands_min: 15 });
-  if (story.survey && story.choose) teller.write(first - 25, { kind: "matched", stance: story.stance ?? "reversible", chain: chainOf(story, story.survey) });
+  if (story.survey && story.choose)
+    teller.write(first - 25, { kind: "matched", stance: story.stance ?? "reversible", chain: chainOf(story, story.survey), hands_min: 10 });
   story.tell?.(teller);
   teller.log.forEach((entry, i) => {
-    if (i > 0 && entry.at < (teller.log[i - 1]?.at ?? "")) throw new Error(`${story.title}: entry ${entry.seq} (${entry.body.kind}) is before the one before it`);
+    if (i > 0 && entry.at < (teller.log[i - 1]?.at ?? ""))
+      throw new Error(`${story.title}: entry ${entry.seq} (${entry.body.kind}) is before the one before it`);
   });
   const part = uuid(`${story.reference}/part`);
   const photographs = await Promise.all(
     story.drawings.map(async ([name, moment, caption, minutes], i) => {
       const bytes = await picture(DRAWINGS[name] ?? "");
-      return { id: uuid(`${story.reference}/photograph/${i}`), taken_at: ago(minutes), moment, caption, mime: "image/jpeg" as const, sha256: sha256(bytes), data: bytes.toString("base64") };
+      return {
+        id: uuid(`${story.reference}/photograph/${i}`),
+        taken_at: ago(minutes),
+        moment,
+        caption,
+        mime: "image/jpeg" as const,
+        sha256: sha256(bytes),
+        data: bytes.toString("base64"),
+      };
     }),
   );
   return {
@@ -249,7 +402,15 @@ async function dossierOf(story: Story): Promise<Dossier> {
       created_at: ago(first),
       parts: [{ id: part, name: story.part, substrate: story.substrate, finish: story.finish }],
     },
-    treatment: { id: uuid(`${story.reference}/treatment`), part, title: story.treatment, ...(story.promised ? { promised: story.promised } : {}), created_at: ago(first), log: teller.log, photographs },
+    treatment: {
+      id: uuid(`${story.reference}/treatment`),
+      part,
+      title: story.treatment,
+      ...(story.promised ? { promised: story.promised } : {}),
+      created_at: ago(first),
+      log: teller.log,
+      photographs,
+    },
   };
 }
 

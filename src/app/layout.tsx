@@ -2,7 +2,10 @@ import type { Metadata, Viewport } from "next";
 import type { ReactNode } from "react";
 import "./globals.css";
 
-export const metadata: Metadata = { title: { default: "Wanderjahr", template: "%s · Wanderjahr" }, description: "From survey to record: the bench companion for restorers." };
+export const metadata: Metadata = {
+  title: { default: "Wanderjahr", template: "%s · Wanderjahr" },
+  description: "From survey to record: the bench companion for restorers.",
+};
 export const viewport: Viewport = { width: "device-width", initialScale: 1, themeColor: "#e0e8e5" };
 
 export default function RootLayout({ children }: { children: ReactNode }) {

@@ -1,5 +1,5 @@
-import { CureInput, CureResult } from "./cure/cure.schema";
 import { cure } from "./cure/cure";
+import { CureInput, CureResult } from "./cure/cure.schema";
 import { layers } from "./fill/layers";
 import { LayersInput, LayersResult } from "./fill/layers.schema";
 import { ladder } from "./level/ladder";
@@ -10,9 +10,9 @@ import { mix } from "./mix/mix";
 import { MixInput, MixResult } from "./mix/mix.schema";
 import { rescue } from "./mix/rescue";
 import { RescueInput, RescueResult } from "./mix/rescue.schema";
+import { check, type Problem, problem } from "./problem";
 import { volume } from "./survey/volume";
 import { VolumeInput, VolumeResult } from "./survey/volume.schema";
-import { check, type Problem, problem } from "./problem";
 
 /** The calculations that callers may ask for by name: what goes in, what comes out, what is done. */
 export const CALCULATIONS = {
@@ -42,8 +42,7 @@ interface Calculation {
 
 function runChecked({ input: schema, run }: Calculation, input: unknown): Outcome<unknown> {
   const errors = check(schema, input);
-  if (errors.length > 0)
-    return { ok: false, problem: problem(422, "The input does not fit", "See the errors for each field.", errors) };
+  if (errors.length > 0) return { ok: false, problem: problem(422, "The input does not fit", "See the errors for each field.", errors) };
   try {
     return { ok: true, result: run(input as never) };
   } catch (error) {

@@ -32,7 +32,11 @@ export function openApi(): object {
   ]);
   return {
     openapi: "3.1.0",
-    info: { title: "Wanderjahr calculations", version: "1", description: "Units: mm, mm², cm³, g, g/cm³, °C, minutes, % RH, µm. Times ISO 8601 with offset." },
+    info: {
+      title: "Wanderjahr calculations",
+      version: "1",
+      description: "Units: mm, mm², cm³, g, g/cm³, °C, minutes, % RH, µm. Times ISO 8601 with offset.",
+    },
     paths: Object.fromEntries(paths),
   };
 }

@@ -22,7 +22,14 @@ export function problem(status: number, title: string, detail: string, errors?: 
   return { type, title, status, detail, ...(errors ? { errors } : {}) };
 }
 
-const ajv = new Ajv({ allErrors: true, discriminator: true, strictSchema: true, strictTypes: false, strictRequired: false });
+const ajv = new Ajv({
+  allErrors: true,
+  discriminator: true,
+  strictSchema: true,
+  strictTypes: false,
+  strictRequired: false,
+  allowMatchingProperties: true,
+});
 addFormats.default(ajv, ["date-time", "uuid", "date"]);
 
 const compiled = new WeakMap<object, ValidateFunction>();

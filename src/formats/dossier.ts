@@ -1,14 +1,20 @@
 import { check, type FieldError } from "@/core/problem";
 import { DOSSIER_FORMAT, DOSSIER_VERSION, Dossier } from "./dossier.schema";
 
-export type ReadDossier = { readonly ok: true; readonly dossier: Dossier } | { readonly ok: false; readonly detail: string; readonly errors: readonly FieldError[] };
+export type ReadDossier =
+  | { readonly ok: true; readonly dossier: Dossier }
+  | { readonly ok: false; readonly detail: string; readonly errors: readonly FieldError[] };
 
 /** Read a dossier from anything: its schema, and what a schema can't say (the log in order, the part known). */
 export function readDossier(value: unknown): ReadDossier {
   const { format, version } = (value ?? {}) as { format?: unknown; version?: unknown };
   if (format !== DOSSIER_FORMAT) return refuse("This file is not a Wanderjahr dossier.", "/format", `must be ${DOSSIER_FORMAT}`);
   if (version !== DOSSIER_VERSION)
-    return refuse(`This dossier has version ${String(version)}; this Wanderjahr reads version ${DOSSIER_VERSION}. Update it, or export the dossier again from there.`, "/version", `must be ${DOSSIER_VERSION}`);
+    return refuse(
+      `This dossier has version ${String(version)}; this Wanderjahr reads version ${DOSSIER_VERSION}. Update it, or export the dossier again from there.`,
+      "/version",
+      `must be ${DOSSIER_VERSION}`,
+    );
   const errors = check(Dossier, value);
   if (errors.length > 0) return { ok: false, detail: "The dossier is damaged or was edited by hand.", errors };
   const dossier = value as Dossier;
@@ -26,7 +32,8 @@ function inconsistencies({ piece, treatment }: Dossier): FieldError[] {
   if (!piece.parts.some(({ id }) => id === treatment.part)) errors.push({ path: "/treatment/part", message: "is not a part of the piece" });
   treatment.log.forEach(({ seq, corrects }, i) => {
     if (seq !== i + 1) errors.push({ path: `/treatment/log/${i}/seq`, message: `must be ${i + 1}` });
-    if (corrects !== undefined && ids.indexOf(corrects) < 0) errors.push({ path: `/treatment/log/${i}/corrects`, message: "refers to no entry" });
+    if (corrects !== undefined && ids.indexOf(corrects) < 0)
+      errors.push({ path: `/treatment/log/${i}/corrects`, message: "refers to no entry" });
   });
   if (new Set(ids).size < ids.length) errors.push({ path: "/treatment/log", message: "holds an id twice" });
   return errors;
@@ -66,7 +73,11 @@ export function copyDossier(dossier: Dossier, newId: () => string): Dossier {
       ...treatment,
       id: fresh(treatment.id),
       part: fresh(treatment.part),
-      log: treatment.log.map((entry) => ({ ...entry, id: fresh(entry.id), ...(entry.corrects ? { corrects: fresh(entry.corrects) } : {}) })),
+      log: treatment.log.map((entry) => ({
+        ...entry,
+        id: fresh(entry.id),
+        ...(entry.corrects ? { corrects: fresh(entry.corrects) } : {}),
+      })),
       photographs: treatment.photographs.map((photograph) => ({ ...photograph, id: fresh(photograph.id) })),
     },
   };

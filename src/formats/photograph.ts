@@ -19,13 +19,18 @@ export type Inspection = { readonly ok: true; readonly photograph: InspectedPhot
 /** Judge a file by its content, not its name: JPEG, PNG or WebP that decodes whole; makes the thumbnail (JPEG). */
 export async function inspectPhotograph(bytes: Buffer): Promise<Inspection> {
   if (bytes.length === 0) return { ok: false, message: "The file is empty. Take the photograph again." };
-  if (bytes.length > PHOTOGRAPH_MAX_BYTES) return { ok: false, message: "The photograph is over 12 MB. Save it smaller, then add it again." };
+  if (bytes.length > PHOTOGRAPH_MAX_BYTES)
+    return { ok: false, message: "The photograph is over 12 MB. Save it smaller, then add it again." };
   try {
     const image = sharp(bytes, { limitInputPixels: MAX_PIXELS, failOn: "error" });
     const { format, width, height } = await image.metadata();
     const mime = MIME[format ?? ""];
     if (!mime || !width || !height) return { ok: false, message: WRONG_KIND };
-    const thumbnail = await image.rotate().resize(THUMBNAIL_PX, THUMBNAIL_PX, { fit: "inside", withoutEnlargement: true }).jpeg({ quality: 82 }).toBuffer();
+    const thumbnail = await image
+      .rotate()
+      .resize(THUMBNAIL_PX, THUMBNAIL_PX, { fit: "inside", withoutEnlargement: true })
+      .jpeg({ quality: 82 })
+      .toBuffer();
     return { ok: true, photograph: { mime, width, height, sha256: sha256(bytes), thumbnail } };
   } catch {
     return { ok: false, message: WRONG_KIND };

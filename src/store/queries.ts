@@ -85,9 +85,16 @@ export async function photographsOf(em: Em, treatmentId: string): Promise<Photog
 }
 
 /** Bytes of a photograph, or of its thumbnail (always JPEG). */
-export async function photographBytes(em: Em, id: string, thumbnail: boolean): Promise<{ mime: string; bytes: Buffer; sha256: string } | undefined> {
+export async function photographBytes(
+  em: Em,
+  id: string,
+  thumbnail: boolean,
+): Promise<{ mime: string; bytes: Buffer; sha256: string } | undefined> {
   const columns = thumbnail ? `'image/jpeg' as mime, thumbnail as bytes` : "mime, bytes";
-  const [row] = await em.execute<{ mime: string; bytes: Buffer; sha256: string }[]>(`select ${columns}, sha256 from photograph where id = ? and deleted_at is null`, [id]);
+  const [row] = await em.execute<{ mime: string; bytes: Buffer; sha256: string }[]>(
+    `select ${columns}, sha256 from photograph where id = ? and deleted_at is null`,
+    [id],
+  );
   return row;
 }
 

@@ -21,7 +21,14 @@ export interface Air {
 /** The air now: as set by hand, else as the sensor reads it. */
 export async function airNow(em: Em, now: Date): Promise<Air> {
   const reading = (await handReadings(em, now)).findLast(({ at }) => Date.parse(at) <= now.getTime());
-  if (reading?.source === "hand") return { temp_C: reading.temp_C, rh_pct: reading.rh_pct, source: "hand", sensor: sensor.name, since: new Date(reading.at).toISOString() };
+  if (reading?.source === "hand")
+    return {
+      temp_C: reading.temp_C,
+      rh_pct: reading.rh_pct,
+      source: "hand",
+      sensor: sensor.name,
+      since: new Date(reading.at).toISOString(),
+    };
   const { temp_C, rh_pct } = await sensor.read(now.getTime());
   return { temp_C, rh_pct, source: "sensor", sensor: sensor.name };
 }
@@ -29,7 +36,10 @@ export async function airNow(em: Em, now: Date): Promise<Air> {
 /** The temperature from `since` to a week ahead, for the clocks. */
 export async function climateSince(em: Em, since: Date, now: Date): Promise<ClimatePoint[]> {
   const from = Math.min(since.getTime(), now.getTime() - 24 * HOUR);
-  const [history, hands] = await Promise.all([sensor.history(Math.floor(from / HOUR) * HOUR, now.getTime(), HOUR), handReadings(em, new Date(from))]);
+  const [history, hands] = await Promise.all([
+    sensor.history(Math.floor(from / HOUR) * HOUR, now.getTime(), HOUR),
+    handReadings(em, new Date(from)),
+  ]);
   return climateSamples(history, hands, now.getTime());
 }
 

@@ -8,7 +8,11 @@ import { collided, invalid, notFound } from "./problems";
 /** A treatment as a dossier. @throws {WorkProblem} 404 when there is no such treatment */
 export async function exportDossier(treatmentId: string, now: Date): Promise<Dossier> {
   const em = await openEm();
-  const treatment = await em.findOne(Treatment, { id: treatmentId, deletedAt: null, piece: { deletedAt: null } }, { populate: ["piece.parts", "log"] });
+  const treatment = await em.findOne(
+    Treatment,
+    { id: treatmentId, deletedAt: null, piece: { deletedAt: null } },
+    { populate: ["piece.parts", "log"] },
+  );
   if (!treatment) throw notFound("This treatment");
   const photographs = await em.find(
     Photograph,
@@ -35,7 +39,13 @@ export async function exportDossier(treatmentId: string, now: Date): Promise<Dos
       title: treatment.title,
       ...(treatment.promised ? { promised: treatment.promised } : {}),
       created_at: treatment.createdAt.toISOString(),
-      log: treatment.log.map(({ id, seq, at, corrects, body }) => ({ id, seq, at: at.toISOString(), ...(corrects ? { corrects } : {}), body })),
+      log: treatment.log.map(({ id, seq, at, corrects, body }) => ({
+        id,
+        seq,
+        at: at.toISOString(),
+        ...(corrects ? { corrects } : {}),
+        body,
+      })),
       photographs: photographs.map(({ id, takenAt, moment, caption, mime, sha256: sum, bytes }) => ({
         id,
         taken_at: takenAt.toISOString(),
@@ -64,11 +74,20 @@ export async function importDossier(value: unknown, { asCopy = false } = {}): Pr
 }
 
 async function keep(tx: Em, { piece, treatment }: Dossier, pictures: Awaited<ReturnType<typeof inspectAll>>): Promise<void> {
-  if (await tx.findOne(Treatment, treatment.id)) throw collided("This treatment is here already. Import it as a copy, or delete the one that is here first.");
+  if (await tx.findOne(Treatment, treatment.id))
+    throw collided("This treatment is here already. Import it as a copy, or delete the one that is here first.");
   const known = await tx.findOne(Piece, piece.id, { populate: ["parts"] });
   const home =
     known ??
-    tx.create(Piece, { id: piece.id, title: piece.title, reference: piece.reference, ownerReference: piece.owner_reference, kind: piece.kind, createdAt: new Date(piece.created_at), version: 1 });
+    tx.create(Piece, {
+      id: piece.id,
+      title: piece.title,
+      reference: piece.reference,
+      ownerReference: piece.owner_reference,
+      kind: piece.kind,
+      createdAt: new Date(piece.created_at),
+      version: 1,
+    });
   if (known) known.deletedAt = null;
   const parts = new Map((known?.parts.getItems() ?? []).map((part) => [part.id, part]));
   piece.parts.forEach(({ id, name, substrate, finish }, i) => {
@@ -95,7 +114,8 @@ async function inspectAll({ treatment }: Dossier) {
     treatment.photographs.map(async ({ id, taken_at, moment, caption, data, sha256: sum }, i) => {
       const bytes = Buffer.from(data, "base64");
       const path = `/treatment/photographs/${i}/data`;
-      if (sha256(bytes) !== sum) throw invalid([{ path, message: "does not match its checksum" }], "A photograph in the dossier is damaged.");
+      if (sha256(bytes) !== sum)
+        throw invalid([{ path, message: "does not match its checksum" }], "A photograph in the dossier is damaged.");
       const inspection = await inspectPhotograph(bytes);
       if (!inspection.ok) throw invalid([{ path, message: inspection.message }], "A photograph in the dossier is damaged.");
       return { id, takenAt: new Date(taken_at), moment, caption, bytes, ...inspection.photograph };

@@ -22,11 +22,22 @@ const pieceFields = {
 const promised = () => Type.Optional(Type.String({ format: "date" }));
 
 /** A new piece with its first part and its first treatment. The ids are the sender's, so that a repeat is no second piece. */
-export const NewPiece = strict({ id: id(), treatment_id: id(), ...pieceFields, part: PartInput, treatment_title: line(200), promised: promised() });
+export const NewPiece = strict({
+  id: id(),
+  treatment_id: id(),
+  ...pieceFields,
+  part: PartInput,
+  treatment_title: line(200),
+  promised: promised(),
+});
 export type NewPiece = Static<typeof NewPiece>;
 
 /** `version` is the one that was read: an edit made since is told, not overwritten. */
-export const PieceEdit = strict({ version: Type.Integer({ minimum: 1 }), ...pieceFields, part: Type.Composite([PartInput, strict({ id: id() })], { additionalProperties: false }) });
+export const PieceEdit = strict({
+  version: Type.Integer({ minimum: 1 }),
+  ...pieceFields,
+  part: Type.Composite([PartInput, strict({ id: id() })], { additionalProperties: false }),
+});
 export type PieceEdit = Static<typeof PieceEdit>;
 
 export const NewTreatment = strict({ id: id(), title: line(200), promised: promised() });
@@ -49,4 +60,8 @@ export const ClimateInput = strict({
 });
 export type ClimateInput = Static<typeof ClimateInput>;
 
-export const PhotographQuery = strict({ id: id(), moment: oneOf(["before", "during", "after"] as const), caption: Type.String({ maxLength: 300 }) });
+export const PhotographQuery = strict({
+  id: id(),
+  moment: oneOf(["before", "during", "after"] as const),
+  caption: Type.String({ maxLength: 300 }),
+});

@@ -43,7 +43,8 @@ export async function appendEntry(treatmentId: string, input: unknown, now: Date
 }
 
 function admitOrThrow(log: readonly LogEntry[], { body, corrects }: NewEntry): void {
-  if (corrects !== undefined && !log.some(({ id }) => id === corrects)) throw invalid([{ path: "/corrects", message: "is not an entry of this log" }]);
+  if (corrects !== undefined && !log.some(({ id }) => id === corrects))
+    throw invalid([{ path: "/corrects", message: "is not an entry of this log" }]);
   if (body.kind === "withdrawn" && corrects === undefined) throw invalid([{ path: "/corrects", message: "is missing" }]);
   const standing = readLog(log.filter(({ id }) => id !== corrects));
   const why = admit(standing, body);
@@ -52,6 +53,10 @@ function admitOrThrow(log: readonly LogEntry[], { body, corrects }: NewEntry): v
 
 /** What another window wrote meanwhile, in words. */
 function whatHappened(log: readonly LogEntry[], seen: number): string {
-  const news = log.filter(({ seq }) => seq > seen).map(({ body }) => ("station" in body ? `${body.kind.replace("-", " ")} at ${stationLabel(body.station)}` : body.kind.replace("-", " ")));
+  const news = log
+    .filter(({ seq }) => seq > seen)
+    .map(({ body }) =>
+      "station" in body ? `${body.kind.replace("-", " ")} at ${stationLabel(body.station)}` : body.kind.replace("-", " "),
+    );
   return `Another window wrote here since you opened this page: ${news.join(", ") || "an entry"}. Yours is kept here, not saved yet.`;
 }

@@ -63,13 +63,33 @@ async function itemsOf(em: Em, records: readonly TreatmentRecord[], now: Date): 
 }
 
 /** Put a treatment in the form of lists. */
-export function itemOf(record: TreatmentRecord, treatment: Treatment, plan: Plan | undefined, cure: ReturnType<typeof runningCure> | undefined): Item {
+export function itemOf(
+  record: TreatmentRecord,
+  treatment: Treatment,
+  plan: Plan | undefined,
+  cure: ReturnType<typeof runningCure> | undefined,
+): Item {
   const { id, piece_id, title, piece_title: piece, reference, owner_reference, kind, substrate, finish, promised } = record;
-  return { id, piece_id, title, piece, reference, owner_reference, kind, substrate, finish, promised, brief: briefOf(treatment, plan, cure), marks: marksOf(treatment, plan) };
+  return {
+    id,
+    piece_id,
+    title,
+    piece,
+    reference,
+    owner_reference,
+    kind,
+    substrate,
+    finish,
+    promised,
+    brief: briefOf(treatment, plan, cure),
+    marks: marksOf(treatment, plan),
+  };
 }
 
 function marksOf(treatment: Treatment, plan: Plan | undefined): Item["marks"] {
-  const unneeded = Object.values(plan?.stations ?? {}).filter(({ needed }) => !needed).map(({ station }) => [station, "unneeded"]);
+  const unneeded = Object.values(plan?.stations ?? {})
+    .filter(({ needed }) => !needed)
+    .map(({ station }) => [station, "unneeded"]);
   const walked = Object.entries(treatment.stations).map(([station, mark]) => [station, mark?.status]);
   return Object.fromEntries([...unneeded, ...walked]);
 }

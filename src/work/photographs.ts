@@ -12,7 +12,11 @@ export interface PhotographInput {
 }
 
 /** Keep a photograph with its thumbnail; the same id twice is one photograph. @throws {WorkProblem} 413 or 422 on a wrong file */
-export async function addPhotograph(treatmentId: string, { id, moment, caption, bytes }: PhotographInput, now: Date): Promise<{ id: string }> {
+export async function addPhotograph(
+  treatmentId: string,
+  { id, moment, caption, bytes }: PhotographInput,
+  now: Date,
+): Promise<{ id: string }> {
   if (bytes.length > PHOTOGRAPH_MAX_BYTES) throw tooLarge("The photograph is over 12 MB. Save it smaller, then add it again.");
   const inspection = await inspectPhotograph(bytes);
   if (!inspection.ok) throw invalid([{ path: "/file", message: inspection.message }], inspection.message);

@@ -12,9 +12,25 @@ export async function createPiece(input: unknown, now: Date): Promise<{ id: stri
   const em = await openEm();
   await em.transactional(async (tx) => {
     if (await tx.findOne(Piece, id)) return;
-    const piece = tx.create(Piece, { id, title: title.trim(), reference: reference.trim(), ownerReference: owner_reference.trim(), kind, createdAt: now, version: 1 });
+    const piece = tx.create(Piece, {
+      id,
+      title: title.trim(),
+      reference: reference.trim(),
+      ownerReference: owner_reference.trim(),
+      kind,
+      createdAt: now,
+      version: 1,
+    });
     const made = tx.create(Part, { id: crypto.randomUUID(), piece, ...part, position: 1 });
-    tx.create(Treatment, { id: treatment_id, piece, part: made, title: treatment_title.trim(), promised: promised ?? null, createdAt: now, version: 0 });
+    tx.create(Treatment, {
+      id: treatment_id,
+      piece,
+      part: made,
+      title: treatment_title.trim(),
+      promised: promised ?? null,
+      createdAt: now,
+      version: 0,
+    });
   });
   return { id, treatment_id };
 }
@@ -30,7 +46,13 @@ export async function editPiece(id: string, input: unknown): Promise<{ version: 
     const known = await tx.findOne(Part, { id: part.id, piece: id });
     if (!known) throw notFound("This part");
     tx.assign(known, { name: part.name.trim(), substrate: part.substrate, finish: part.finish });
-    tx.assign(piece, { title: title.trim(), reference: reference.trim(), ownerReference: owner_reference.trim(), kind, version: version + 1 });
+    tx.assign(piece, {
+      title: title.trim(),
+      reference: reference.trim(),
+      ownerReference: owner_reference.trim(),
+      kind,
+      version: version + 1,
+    });
     return { version: version + 1 };
   });
 }
@@ -62,7 +84,12 @@ export interface IPieceHead {
   readonly owner_reference: string;
   readonly kind: TreatmentRecord["kind"];
   readonly version: number;
-  readonly part: { readonly id: string; readonly name: string; readonly substrate: TreatmentRecord["substrate"]; readonly finish: TreatmentRecord["finish"] };
+  readonly part: {
+    readonly id: string;
+    readonly name: string;
+    readonly substrate: TreatmentRecord["substrate"];
+    readonly finish: TreatmentRecord["finish"];
+  };
 }
 
 /** A piece with its treatments, newest first, and the photographs of the newest. */

@@ -15,7 +15,8 @@ export const collided = (detail: string) => new WorkProblem(problem(409, "Writte
 export const tooLarge = (detail: string) => new WorkProblem(problem(413, "Too large", detail, [{ path: "", message: detail }]));
 
 const AWAY_CODES = ["ECONNREFUSED", "ECONNRESET", "ETIMEDOUT", "EPIPE", "57P01", "57P02", "57P03", "08006", "08001"];
-const AWAY_WORDS = /ECONNREFUSED|ECONNRESET|Connection terminated|timeout exceeded when trying to connect|Timeout acquiring a connection|terminating connection|the database system is (starting up|shutting down)/i;
+const AWAY_WORDS =
+  /ECONNREFUSED|ECONNRESET|Connection terminated|timeout exceeded when trying to connect|Timeout acquiring a connection|terminating connection|the database system is (starting up|shutting down)/i;
 
 /** Whether an error means that the database can't be reached, whatever layer wrapped it. */
 export function isAway(error: unknown): boolean {
@@ -27,4 +28,8 @@ export function isAway(error: unknown): boolean {
   return false;
 }
 
-export const RECORD_AWAY = problem(503, "The record can’t be reached", "The database does not answer. What you typed stays here; try again in a moment.");
+export const RECORD_AWAY = problem(
+  503,
+  "The record can’t be reached",
+  "The database does not answer. What you typed stays here; try again in a moment.",
+);

@@ -1,4 +1,4 @@
-import { runningCure, type RunningCure } from "@/core/plan/clocks";
+import { type RunningCure, runningCure } from "@/core/plan/clocks";
 import { rulingClock } from "@/core/plan/nextAct";
 import { type Plan, planOf } from "@/core/plan/plan";
 import { readLog, type Treatment } from "@/core/record/treatment";
@@ -38,7 +38,12 @@ export async function treatmentPage(id: string): Promise<TreatmentPage> {
     record,
     treatment,
     ...(plan ? { plan } : {}),
-    item: itemOf(record, treatment, plan, cures.find(({ entry }) => entry === ruling?.id)),
+    item: itemOf(
+      record,
+      treatment,
+      plan,
+      cures.find(({ entry }) => entry === ruling?.id),
+    ),
     cures,
     photographs,
     air,

@@ -12,7 +12,7 @@ export function middle([low, high]: Range): number {
 }
 
 /** Moments that a wet material passes, in order. Not every class has each. */
-export const STAGES = ["working", "firm", "stiff", "handle", "hard", "recoat", "full"] as const;
+export const STAGES = ["working", "firm", "stiff", "handle", "recoat", "hard", "full"] as const;
 export type Stage = (typeof STAGES)[number];
 
 export const STAGE_LABELS: Readonly<Record<Stage, string>> = {

@@ -1,8 +1,7 @@
 import type { Caution } from "./cautions.data";
-import type { ClassName } from "./classes";
+import type { ClassName, MaterialClass } from "./classes";
 import type { DamageKind, Role, Stance } from "./damage.data";
 import type { FinishRow } from "./finishes.data";
-import type { MaterialClass } from "./classes";
 import type { PieceKind } from "./pieces.data";
 import type { SubstrateRow } from "./substrates.data";
 

@@ -23,10 +23,7 @@ const DAYS_AHEAD = 7;
 export function climateSamples(history: readonly ClimatePoint[], hands: readonly HandReading[], now: number): ClimatePoint[] {
   const spans = handSpans(hands);
   const past = history.map((point) => ({ at: point.at, temp_C: handAt(spans, Date.parse(point.at)) ?? point.temp_C }));
-  const edges = spans.flatMap(({ from, to, temp_C }) => [
-    { at: iso(from), temp_C },
-    ...(to <= now ? [{ at: iso(to - 1), temp_C }] : []),
-  ]);
+  const edges = spans.flatMap(({ from, to, temp_C }) => [{ at: iso(from), temp_C }, ...(to <= now ? [{ at: iso(to - 1), temp_C }] : [])]);
   const known = [...past, ...edges].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
   const held = handAt(spans, now);
   if (held !== undefined) return [...known, { at: iso(now), temp_C: held }].filter(({ at }) => Date.parse(at) <= now);
@@ -36,7 +33,9 @@ export function climateSamples(history: readonly ClimatePoint[], hands: readonly
 /** The last day again, for a week. */
 function forecast(history: readonly ClimatePoint[], now: number): ClimatePoint[] {
   const lastDay = history.filter(({ at }) => Date.parse(at) > now - 24 * HOUR && Date.parse(at) <= now);
-  return Array.from({ length: DAYS_AHEAD }, (_, day) => lastDay.map(({ at, temp_C }) => ({ at: iso(Date.parse(at) + (day + 1) * 24 * HOUR), temp_C }))).flat();
+  return Array.from({ length: DAYS_AHEAD }, (_, day) =>
+    lastDay.map(({ at, temp_C }) => ({ at: iso(Date.parse(at) + (day + 1) * 24 * HOUR), temp_C })),
+  ).flat();
 }
 
 interface Span {

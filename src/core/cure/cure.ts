@@ -46,7 +46,8 @@ function cureClock(input: CureInput): (referenceMinutes: number) => number | und
     let left = referenceMinutes;
     if (left <= 0) return 0;
     for (const [i, part] of parts.entries()) {
-      const gain = (gains[i] ??= integral(part, part.to, speed));
+      const gain = gains[i] ?? integral(part, part.to, speed);
+      gains[i] = gain;
       if (gain >= left) return solve(part, left, speed);
       left -= gain;
     }
@@ -56,8 +57,7 @@ function cureClock(input: CureInput): (referenceMinutes: number) => number | und
 
 /** The climate from start to 60 days later, in straight stretches of at most 5 °C of change. */
 function stretches({ climate, start }: CureInput): Stretch[] {
-  if ("constant_C" in climate)
-    return [{ from: 0, to: LONGEST_MIN, fromC: climate.constant_C, toC: climate.constant_C }];
+  if ("constant_C" in climate) return [{ from: 0, to: LONGEST_MIN, fromC: climate.constant_C, toC: climate.constant_C }];
   const origin = Date.parse(start);
   const points = climate.samples.map(({ at, temp_C }) => ({ at: (Date.parse(at) - origin) / MINUTE, temp_C }));
   points.forEach(({ at }, i) => {
@@ -87,8 +87,7 @@ function tempAt({ from, to, fromC, toC }: Stretch, at: number): number {
 function splitAt(stretch: Stretch, min_C = -Infinity): Stretch[] {
   const { from, to, fromC, toC } = stretch;
   const cuts = [from, to];
-  if (Number.isFinite(min_C) && (fromC - min_C) * (toC - min_C) < 0)
-    cuts.push(from + ((min_C - fromC) / (toC - fromC)) * (to - from));
+  if (Number.isFinite(min_C) && (fromC - min_C) * (toC - min_C) < 0) cuts.push(from + ((min_C - fromC) / (toC - fromC)) * (to - from));
   const pieces = Math.ceil(Math.abs(toC - fromC) / 5);
   for (let i = 1; i < pieces; i++) cuts.push(from + (i / pieces) * (to - from));
   cuts.sort((a, b) => a - b);

@@ -15,8 +15,7 @@ export function layers({ depth_mm, max_layer_mm, shrinkage_pct, proud_mm }: Laye
   const total = (depth_mm + proud_mm) / kept;
   // the allowance keeps rounding in the division from adding an empty layer
   const count = Math.max(1, Math.ceil(total / max_layer_mm - 1e-9));
-  if (count > MOST_LAYERS)
-    throw new RangeError(`${count} layers would be needed: raise max_layer_mm or take another material`);
+  if (count > MOST_LAYERS) throw new RangeError(`${count} layers would be needed: raise max_layer_mm or take another material`);
   const apply_mm = total / count;
   const cured_mm = apply_mm * kept;
   return {

@@ -28,7 +28,7 @@ export interface Section {
   readonly proud: readonly Point[];
 }
 
-const MARGIN = 0.22;
+const MARGIN = 0.19;
 
 /** The cut through a loss with its layers. Widths and heights follow the measures; nothing is stretched. */
 export function section(profile: Profile, fill: SectionFill | undefined): Section {
@@ -68,13 +68,26 @@ function cavityOf(profile: Profile): Point[] {
         return [half * Math.cos(angle), depth * Math.sin(angle)];
       });
     case "groove":
-      return [[-half, 0], [0, -depth], [half, 0]];
+      return [
+        [-half, 0],
+        [0, -depth],
+        [half, 0],
+      ];
     case "shaft":
-      return [[-half, 0], [-half, -depth], [half, -depth], [half, 0]];
+      return [
+        [-half, 0],
+        [-half, -depth],
+        [half, -depth],
+        [half, 0],
+      ];
     case "peak": {
       // the foot of the height on the broken face divides it as a² : b²
       const foot = -half + (profile.a ** 2 / (profile.a ** 2 + profile.b ** 2)) * half * 2;
-      return [[-half, -depth], [half, -depth], [foot, 0]];
+      return [
+        [-half, -depth],
+        [half, -depth],
+        [foot, 0],
+      ];
     }
   }
 }
@@ -93,7 +106,13 @@ function withProud(profile: Profile, cavity: readonly Point[], proud: number): P
 
 function blockOf(profile: Profile, reach: number, floor: number): Point[] {
   const cavity = cavityOf(profile);
-  if (profile.kind === "peak") return [[-reach, -profile.depth], [reach, -profile.depth], [reach, -floor], [-reach, -floor]];
+  if (profile.kind === "peak")
+    return [
+      [-reach, -profile.depth],
+      [reach, -profile.depth],
+      [reach, -floor],
+      [-reach, -floor],
+    ];
   return [[-reach, 0], ...cavity, [reach, 0], [reach, -floor], [-reach, -floor]];
 }
 

@@ -20,8 +20,7 @@ interface Way {
  * @throws {RangeError} if `to` is coarser than `from`
  */
 export function gritLadder(from: Rung, to: Rung, choice: readonly Rung[], maxRatio = MAX_STEP_RATIO): Rung[] {
-  if (to.micron > from.micron)
-    throw new RangeError(`cannot climb from ${from.micron} µm to the coarser ${to.micron} µm`);
+  if (to.micron > from.micron) throw new RangeError(`cannot climb from ${from.micron} µm to the coarser ${to.micron} µm`);
   if (from.micron === to.micron) return [to];
   const between = choice.filter(({ micron }) => micron < from.micron && micron > to.micron);
   const nodes = [from, ...between.sort((a, b) => b.micron - a.micron), to];

@@ -19,7 +19,9 @@ export function ladder(input: LadderInput): LadderResult {
   const rungs = gritLadder(rungOf(start), rungOf(input.to), [...choice], maxRatio);
   const ratios = rungs.slice(1).map(({ micron }, i) => (rungs[i] as Rung).micron / micron);
   const write = gradeWriter(start);
-  const gaps = ratios.flatMap((ratio, i) => (ratio > maxRatio * (1 + 1e-12) ? [{ after: rungs[i] as Rung, to: rungs[i + 1] as Rung, ratio }] : []));
+  const gaps = ratios.flatMap((ratio, i) =>
+    ratio > maxRatio * (1 + 1e-12) ? [{ after: rungs[i] as Rung, to: rungs[i + 1] as Rung, ratio }] : [],
+  );
   return {
     steps: rungs.map((rung) => ({ system: rung.system, grade: write(rung), micron: rung.micron })),
     ratios,

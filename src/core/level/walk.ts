@@ -32,10 +32,7 @@ export function walk(from: Grade, to: Grade, entries: readonly LevelEntry[]): Wa
       ahead = sameGrade(ahead[0] ?? to, entry.grade) ? ahead.slice(1) : ahead.filter((grade) => finer(grade, entry.grade));
     }
   }
-  const steps = [
-    ...done.map((grade) => step(grade, "done")),
-    ...ahead.map((grade, i) => step(grade, i === 0 ? "now" : "to-come")),
-  ];
+  const steps = [...done.map((grade) => step(grade, "done")), ...ahead.map((grade, i) => step(grade, i === 0 ? "now" : "to-come"))];
   const now = steps.find(({ state }) => state === "now");
   return { steps, finished: now === undefined, ...(now ? { now } : {}) };
 }

@@ -33,28 +33,47 @@ export function bestChains(facts: Facts, byRole: ReadonlyMap<Role, readonly Judg
   return chains.sort((a, b) => b.score - a.score);
 }
 
+/** A chain in the making, with the weighted sum of its scores less what its conditions cost. */
+interface Growing {
+  readonly links: readonly Judgement[];
+  readonly clashes: readonly Reason[];
+  readonly sum: number;
+}
+
+interface Search {
+  readonly facts: Facts;
+  readonly key: Role;
+  readonly candidates: ReadonlyArray<readonly Judgement[]>;
+  /** The most that the roles from here on can add. */
+  readonly rest: readonly number[];
+  /** Weights add to this. */
+  readonly whole: number;
+  best?: Chain;
+}
+
 function bestOf(facts: Facts, candidates: ReadonlyArray<readonly Judgement[]>, key: Role): Chain | undefined {
   const tops = candidates.map((list) => (list[0] ? weighted(list[0], key) : -Infinity));
   const rest = tops.map((_, i) => tops.slice(i).reduce((sum, top) => sum + top, 0));
-  const whole = candidates.length - 1 + KEY_WEIGHT;
-  let best: Chain | undefined;
-  const walk = (links: readonly Judgement[], clashes: readonly Reason[], sum: number) => {
-    const depth = links.length;
-    if (depth === candidates.length) {
-      const score = sum / whole;
-      if (best === undefined || score > best.score + 1e-9) best = { links, clashes, score };
-      return;
-    }
-    for (const next of candidates[depth] ?? []) {
-      const bound = sum + weighted(next, key) + (rest[depth + 1] ?? 0);
-      if (best !== undefined && bound / whole <= best.score + 1e-9) return;
-      const found = clashesWith(facts, links, next);
-      if (found.some(({ effect }) => effect === "refuse")) continue;
-      walk([...links, next], [...clashes, ...found], sum + weighted(next, key) - CONDITION_COST * whole * found.length);
-    }
-  };
-  walk([], [], 0);
-  return best;
+  const search: Search = { facts, key, candidates, rest, whole: candidates.length - 1 + KEY_WEIGHT };
+  visit(search, { links: [], clashes: [], sum: 0 });
+  return search.best;
+}
+
+function visit(search: Search, { links, clashes, sum }: Growing): void {
+  const { candidates, rest, whole, key } = search;
+  const best = search.best?.score ?? -Infinity;
+  if (links.length === candidates.length) {
+    if (sum / whole > best + 1e-9) search.best = { links, clashes, score: sum / whole };
+    return;
+  }
+  for (const next of candidates[links.length] ?? []) {
+    const bound = sum + weighted(next, key) + (rest[links.length + 1] ?? 0);
+    if (bound / whole <= (search.best?.score ?? -Infinity) + 1e-9) return;
+    const found = clashesWith(search.facts, links, next);
+    if (found.some(({ effect }) => effect === "refuse")) continue;
+    const cost = CONDITION_COST * whole * found.length;
+    visit(search, { links: [...links, next], clashes: [...clashes, ...found], sum: sum + weighted(next, key) - cost });
+  }
 }
 
 function weighted({ score, role }: Judgement, key: Role): number {

@@ -60,9 +60,7 @@ export const MatchResult = strict({
       verdict: Verdict,
     }),
   ),
-  refused: Type.Array(
-    strict({ class: ClassSchema, role: Role, reasons: Type.Array(Type.String()), instead: Type.String() }),
-  ),
+  refused: Type.Array(strict({ class: ClassSchema, role: Role, reasons: Type.Array(Type.String()), instead: Type.String() })),
   ...carried,
 });
 export type MatchResult = Static<typeof MatchResult>;

@@ -4,7 +4,10 @@ import type { Facts } from "./case";
 
 type Need = (facts: Facts) => boolean;
 const always: Need = () => true;
-const gapOver = (mm: number): Need => ({ damage }) => (damage.gap_mm ?? 0) > mm;
+const gapOver =
+  (mm: number): Need =>
+  ({ damage }) =>
+    (damage.gap_mm ?? 0) > mm;
 
 /** A crack that stays open wider than this is filled, not glued. */
 const OPEN_CRACK_MM = 0.5;

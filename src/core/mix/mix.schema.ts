@@ -27,9 +27,7 @@ export const MixResult = strict({
   total_g: Type.Number(),
   total_cm3: Type.Number(),
   density: Type.Number(),
-  parts: Type.Array(
-    strict({ name: Type.String(), mass_g: Type.Number(), volume_cm3: Type.Number(), ball_mm: Type.Number() }),
-  ),
+  parts: Type.Array(strict({ name: Type.String(), mass_g: Type.Number(), volume_cm3: Type.Number(), ball_mm: Type.Number() })),
   batches: Type.Array(strict({ total_g: Type.Number(), parts: Type.Array(Dose) })),
   dose_error_pct: Type.Optional(Type.Number()),
   ...carried,

@@ -4,12 +4,14 @@ import type { MixInput, MixResult } from "./mix.schema";
 
 /** A dose that the scale misses by more than this is not a dose. */
 const DOSE_LIMIT_PCT = 5;
+/** Nobody mixes more; the question is wrong. */
+const MOST_BATCHES = 10_000;
 
 /**
  * What to weigh: parts in g and cm³, as ball diameters in mm, in equal batches that fit the pot life.
  * The need grows by (1 + overfill/100)(1 + waste/100). Without `mixed_density` volumes add.
  * `dose_error_pct` is half a scale step over the smallest dose that is weighed (of one batch).
- * @throws {RangeError} unless exactly one of need_cm3 and need_g is given
+ * @throws {RangeError} unless exactly one of need_cm3 and need_g is given, and on over 10 000 batches
  */
 export function mix(input: MixInput): MixResult {
   const { grams, cm3, density } = totals(input);
@@ -56,8 +58,7 @@ export function mixedDensity(input: Pick<MixInput, "parts" | "ratio_by" | "mixed
 
 function totals(input: MixInput): { grams: number; cm3: number; density: number } {
   const { need_cm3, need_g, overfill_pct = 0, waste_pct = 0 } = input;
-  if ((need_cm3 === undefined) === (need_g === undefined))
-    throw new RangeError("give exactly one of need_cm3 and need_g");
+  if ((need_cm3 === undefined) === (need_g === undefined)) throw new RangeError("give exactly one of need_cm3 and need_g");
   const density = mixedDensity(input);
   const growth = (1 + overfill_pct / 100) * (1 + waste_pct / 100);
   const grams = (need_g ?? (need_cm3 as number) * density) * growth;
@@ -73,11 +74,11 @@ function batchesOf(
   const each = (pot_life_min ?? Infinity) * (apply_cm3_per_min ?? Infinity);
   // the tiny allowance keeps 3 × 0.1 from becoming a fourth batch
   const count = Math.max(1, Math.ceil(cm3 / each - 1e-9));
-  const batch = {
+  if (count > MOST_BATCHES) throw new RangeError(`${count} batches would be needed: mix slower-setting material, or work faster`);
+  return Array.from({ length: count }, () => ({
     total_g: grams / count,
     parts: parts.map(({ name, mass_g }) => ({ name, mass_g: mass_g / count })),
-  };
-  return Array.from({ length: count }, () => structuredClone(batch));
+  }));
 }
 
 function doseError(step: number | undefined, batches: MixResult["batches"]): number | undefined {

@@ -31,9 +31,17 @@ export function closingView(treatment: Treatment, plan: Plan, cures: readonly Ru
     hands_min: handsMinutes(treatment),
     planned_min: plan.hands_min,
     elapsed_min: first ? (end - Date.parse(first.at)) / 60_000 : 0,
-    owner: ownerLines({ chain, ceramic: plan.facts.on.family === "ceramic", food: service.food === true, washed: service.wet === true, load: service.load === true }),
+    owner: ownerLines({
+      chain,
+      ceramic: plan.facts.on.family === "ceramic",
+      food: service.food === true,
+      washed: service.wet === true,
+      load: service.load === true,
+    }),
     ...(fulls.length > 0 ? { full_at: Math.max(...fulls) } : {}),
-    open: STATION_ORDER.filter((station) => station !== "close" && plan.stations[station].needed && treatment.stations[station] === undefined).map(stationLabel),
+    open: STATION_ORDER.filter(
+      (station) => station !== "close" && plan.stations[station].needed && treatment.stations[station] === undefined,
+    ).map(stationLabel),
     ...(closed ? { closed: { at: closed.at, notes: closed.body.notes, signed_by: closed.body.signed_by } } : {}),
   };
 }

@@ -4,7 +4,7 @@ import type { ActName } from "../cure/windows.data";
 import { walk } from "../level/walk";
 import { actsDone, type Clock, STATION_ORDER, stepKey, type Treatment } from "../record/treatment";
 import type { RunningCure } from "./clocks";
-import { type Plan, PLANNED_MIN } from "./plan";
+import { PLANNED_MIN, type Plan } from "./plan";
 
 /** What to do next at a treatment: the act, why, and when. Times in ms since the epoch. */
 export interface NextAct extends Words {
@@ -46,7 +46,9 @@ export const CLOCK_STATION = { mixed: "fill", clamped: "join", coated: "colour" 
 
 /** The station where the treatment stands: the first that is needed and not yet behind. */
 export function currentStation(treatment: Treatment, plan: Plan | undefined): Station {
-  const open = STATION_ORDER.find((station) => treatment.stations[station] === undefined && (plan === undefined || plan.stations[station].needed));
+  const open = STATION_ORDER.find(
+    (station) => treatment.stations[station] === undefined && (plan === undefined || plan.stations[station].needed),
+  );
   return open ?? "close";
 }
 
@@ -60,7 +62,14 @@ export function briefOf(treatment: Treatment, plan: Plan | undefined, cure: Runn
     station,
     idle,
     ...(clock && cure
-      ? { clock: { station: CLOCK_STATION[clock.body.kind], cure, done: [...actsDone(treatment, clock)], words: clockWords(clock, treatment, plan) } }
+      ? {
+          clock: {
+            station: CLOCK_STATION[clock.body.kind],
+            cure,
+            done: [...actsDone(treatment, clock)],
+            words: clockWords(clock, treatment, plan),
+          },
+        }
       : {}),
   };
 }
@@ -70,7 +79,8 @@ export function actAt({ closed, station, idle, clock }: ActBrief, now: number): 
   if (closed) return { state: "closed", station: "close", title: "Closed", why: "", hands_min: 0 };
   if (clock === undefined) return { state: "go", station, ...idle };
   const where = standing(clock.cure, new Set(clock.done), now);
-  if (where.state === "never") return { state: "never", station: clock.station, title: "It does not cure here", why: where.reason, hands_min: 5 };
+  if (where.state === "never")
+    return { state: "never", station: clock.station, title: "It does not cure here", why: where.reason, hands_min: 5 };
   const { row, from, until } = where.state === "off" ? where.next : where.window;
   const words = clock.words[row.act];
   return {
@@ -105,7 +115,8 @@ function clockWords({ body }: Clock, treatment: Treatment, plan: Plan | undefine
 const ACTS: { readonly [S in Station]: (treatment: Treatment, plan: Plan | undefined) => Words } = {
   survey: () => ({ title: "Survey the damage", why: "Look and measure before anything is touched.", hands_min: PLANNED_MIN.survey }),
   match: () => ({ title: "Choose the materials", why: "The survey is done: see what fits and why.", hands_min: PLANNED_MIN.match }),
-  ready: (treatment, plan) => stepWords("ready", treatment, plan) ?? { title: "Leave Make ready", why: "Every step is done.", hands_min: 1 },
+  ready: (treatment, plan) =>
+    stepWords("ready", treatment, plan) ?? { title: "Leave Make ready", why: "Every step is done.", hands_min: 1 },
   join: (treatment, plan) => stepWords("join", treatment, plan) ?? { title: "Leave Join", why: "The joint is made.", hands_min: 1 },
   fill: (treatment, plan) => fillWords(treatment, plan),
   level: (treatment, plan) => levelWords(treatment, plan),
@@ -122,14 +133,22 @@ function fillWords(treatment: Treatment, plan: Plan | undefined): Words {
   const laid = layersLaid(treatment);
   const count = plan?.fill?.count ?? 1;
   if (laid >= count) return { title: "Leave Fill", why: "The last layer is hard: check for low spots, then level.", hands_min: 2 };
-  return { title: `Mix and lay layer ${laid + 1}`, why: laid === 0 ? "The loss is clean and keyed." : `Layer ${laid} is hard.`, hands_min: PLANNED_MIN.layer };
+  return {
+    title: `Mix and lay layer ${laid + 1}`,
+    why: laid === 0 ? "The loss is clean and keyed." : `Layer ${laid} is hard.`,
+    hands_min: PLANNED_MIN.layer,
+  };
 }
 
 function levelWords(treatment: Treatment, plan: Plan | undefined): Words {
   if (plan?.ladder === undefined) return { title: "Level it", why: "", hands_min: PLANNED_MIN.grit };
   const { now } = walk(plan.ladder.from, plan.ladder.to, treatment.level);
   if (now === undefined) return { title: "Leave Level", why: "Every grit is walked.", hands_min: 1 };
-  return { title: `Sand with ${gradeLabel(now.grade)}`, why: "Until the scratches of the grade before are gone.", hands_min: PLANNED_MIN.grit };
+  return {
+    title: `Sand with ${gradeLabel(now.grade)}`,
+    why: "Until the scratches of the grade before are gone.",
+    hands_min: PLANNED_MIN.grit,
+  };
 }
 
 function colourWords(treatment: Treatment, plan: Plan | undefined): Words {
@@ -139,8 +158,13 @@ function colourWords(treatment: Treatment, plan: Plan | undefined): Words {
     const step = stepWords("colour", treatment, plan);
     if (step && treatment.steps[stepKey("colour", "dust")] === undefined) return step;
   }
-  if (coat === undefined) return stepWords("colour", treatment, plan) ?? { title: "Leave Colour", why: "The last coat is on and dry.", hands_min: 1 };
-  return { title: `Lay coat ${coat.coat}, ${classRow(coat.class).name.toLowerCase()}`, why: laid === 0 ? "The surface is level and clean." : `Coat ${laid} is dry.`, hands_min: PLANNED_MIN.coat };
+  if (coat === undefined)
+    return stepWords("colour", treatment, plan) ?? { title: "Leave Colour", why: "The last coat is on and dry.", hands_min: 1 };
+  return {
+    title: `Lay coat ${coat.coat}, ${classRow(coat.class).name.toLowerCase()}`,
+    why: laid === 0 ? "The surface is level and clean." : `Coat ${laid} is dry.`,
+    hands_min: PLANNED_MIN.coat,
+  };
 }
 
 /** How many layers have been mixed for the fill. */

@@ -13,8 +13,8 @@ import {
   type Stance,
   type Station,
   type StepFacts,
-  stepsFor,
   type Substrate,
+  stepsFor,
   substrateRow,
 } from "../catalogue";
 import { COATS_PLANNED, COLOUR_STEPS } from "../colour/steps.data";
@@ -81,7 +81,14 @@ const COAT_MIN = 8;
 const GRIT_MIN = 6;
 
 /** Hands-on minutes a station's single operations are planned with: rules of thumb, said as such on screen. */
-export const PLANNED_MIN = { survey: SURVEY_MIN, match: MATCH_MIN, close: CLOSE_MIN, layer: LAYER_MIN, coat: COAT_MIN, grit: GRIT_MIN } as const;
+export const PLANNED_MIN = {
+  survey: SURVEY_MIN,
+  match: MATCH_MIN,
+  close: CLOSE_MIN,
+  layer: LAYER_MIN,
+  coat: COAT_MIN,
+  grit: GRIT_MIN,
+} as const;
 
 /** The plan, as far as survey and choice allow; undefined before the survey. */
 export function planOf(piece: PieceFacts, treatment: Treatment): Plan | undefined {
@@ -108,7 +115,12 @@ export function planOf(piece: PieceFacts, treatment: Treatment): Plan | undefine
   };
 }
 
-function stepFacts(piece: PieceFacts, stance: Stance, damage: NonNullable<Treatment["survey"]>["body"]["survey"]["damage"], links: Partial<Record<Role, ClassName>>): StepFacts {
+function stepFacts(
+  piece: PieceFacts,
+  stance: Stance,
+  damage: NonNullable<Treatment["survey"]>["body"]["survey"]["damage"],
+  links: Partial<Record<Role, ClassName>>,
+): StepFacts {
   return {
     piece: piece.kind,
     on: substrateRow(piece.substrate),
@@ -151,7 +163,13 @@ interface Parts {
 }
 
 type Draft = Omit<StationPlan, "station">;
-const draft = (hands_min: number, note = "", wait_min = 0, steps: readonly PlannedStep[] = []): Draft => ({ needed: true, note, hands_min, wait_min, steps });
+const draft = (hands_min: number, note = "", wait_min = 0, steps: readonly PlannedStep[] = []): Draft => ({
+  needed: true,
+  note,
+  hands_min,
+  wait_min,
+  steps,
+});
 const unneeded = (note: string): Draft => ({ needed: false, note, hands_min: 0, wait_min: 0, steps: [] });
 
 /** One station at a time; complete by type. */
@@ -170,7 +188,11 @@ const PLANNERS: { readonly [S in Station]: (parts: Parts) => Draft } = {
   fill: ({ fill, chosen: known }) => {
     if (known && fill === undefined) return unneeded("nothing to fill");
     if (fill === undefined) return draft(LAYER_MIN);
-    return draft(fill.count * LAYER_MIN, fill.count === 1 ? "1 layer" : `${fill.count} layers`, fill.count * waitFor(fill.class, ["hard"], fill.apply_mm));
+    return draft(
+      fill.count * LAYER_MIN,
+      fill.count === 1 ? "1 layer" : `${fill.count} layers`,
+      fill.count * waitFor(fill.class, ["hard"], fill.apply_mm),
+    );
   },
   level: ({ ladder, chosen: known }) => {
     if (ladder === undefined) return known ? unneeded("nothing to level") : draft(GRIT_MIN);

@@ -45,8 +45,19 @@ const PLANNED: Words = {
   match: () => "chosen",
   ready: (plan) => steps(plan, "ready"),
   join: (plan) => steps(plan, "join"),
-  fill: ({ fill }) => (fill ? layersWord(fill.count, Array.from({ length: fill.count }, () => fill.apply_mm)) : ""),
-  level: ({ ladder }) => (ladder ? walk(ladder.from, ladder.to, []).steps.map(({ grade }) => gradeLabel(grade)).join(" ") : ""),
+  fill: ({ fill }) =>
+    fill
+      ? layersWord(
+          fill.count,
+          Array.from({ length: fill.count }, () => fill.apply_mm),
+        )
+      : "",
+  level: ({ ladder }) =>
+    ladder
+      ? walk(ladder.from, ladder.to, [])
+          .steps.map(({ grade }) => gradeLabel(grade))
+          .join(" ")
+      : "",
   colour: ({ coats }) => `${coats.length} coats`,
   close: () => "",
 };
@@ -68,7 +79,9 @@ const DONE: { readonly [S in Station]: (treatment: Treatment, plan: Plan) => str
 /** Clamping counts as a step although its clock records it. */
 function stepsDone({ steps: marks, clocks }: Treatment, plan: Plan, station: Station): string {
   const ticked = Object.entries(marks).filter(([key]) => key.startsWith(`${station}/`));
-  const done = ticked.filter(([, { status }]) => status === "done").length + (station === "join" && clocks.some(({ body }) => body.kind === "clamped") ? 1 : 0);
+  const done =
+    ticked.filter(([, { status }]) => status === "done").length +
+    (station === "join" && clocks.some(({ body }) => body.kind === "clamped") ? 1 : 0);
   return done === plan.stations[station].steps.length ? `${done} steps` : `${done} of ${plan.stations[station].steps.length} steps`;
 }
 

@@ -1,7 +1,7 @@
 import { type Station, stationLabel } from "../catalogue";
-import { formatMinutes, type Wall } from "../units";
 import { STATION_ORDER, type Treatment } from "../record/treatment";
-import { type NextAct, layersLaid } from "./nextAct";
+import { formatMinutes, type Wall } from "../units";
+import { layersLaid, type NextAct } from "./nextAct";
 import type { Plan } from "./plan";
 
 export interface RouteStop {
@@ -47,7 +47,15 @@ function statusOf(station: Station, here: Station | undefined, mark: "done" | "s
   return needed ? "to-come" : "unneeded";
 }
 
-function subOf(status: RouteStop["status"], mark: Treatment["stations"][Station], note: string, hands: number | undefined, known: boolean, wall: Wall, now: number): string {
+function subOf(
+  status: RouteStop["status"],
+  mark: Treatment["stations"][Station],
+  note: string,
+  hands: number | undefined,
+  known: boolean,
+  wall: Wall,
+  now: number,
+): string {
   switch (status) {
     case "walked":
       return mark ? wall.when(Date.parse(mark.at), now) : "";

@@ -1,5 +1,5 @@
-import { formatMinutes, type Wall } from "../units";
 import { standing } from "../cure/windows";
+import { formatMinutes, type Wall } from "../units";
 import type { ActBrief } from "./nextAct";
 
 /** What a plate on the Shelf says; computed from the brief and the time alone. */

@@ -1,6 +1,6 @@
 import { classRow, stationLabel } from "../catalogue";
-import { chosen, type Treatment } from "./treatment";
 import type { EventBody, EventKind } from "./events.schema";
+import { chosen, type Treatment } from "./treatment";
 
 type Check<K extends EventKind> = (treatment: Treatment, body: Extract<EventBody, { kind: K }>) => string | undefined;
 
@@ -9,7 +9,9 @@ const needsSurvey = ({ survey }: Treatment) => (survey ? undefined : "Survey the
 
 const inChain = (treatment: Treatment, name: Parameters<typeof classRow>[0]) =>
   needsChoice(treatment) ??
-  (Object.values(chosen(treatment)).includes(name) ? undefined : `${classRow(name).name} is not in the chain you chose: choose it at Match first.`);
+  (Object.values(chosen(treatment)).includes(name)
+    ? undefined
+    : `${classRow(name).name} is not in the chain you chose: choose it at Match first.`);
 
 /** What must be true before an entry may stand in the log; a kind that is missing is always admitted. */
 const CHECKS: { readonly [K in EventKind]?: Check<K> } = {
@@ -17,11 +19,13 @@ const CHECKS: { readonly [K in EventKind]?: Check<K> } = {
   mixed: (treatment, body) => inChain(treatment, body.class),
   clamped: (treatment, body) => inChain(treatment, body.class),
   coated: (treatment, body) => inChain(treatment, body.class),
-  placed: ({ clocks }, { layer }) => (clocks.some(({ body }) => body.kind === "mixed" && body.layer === layer) ? undefined : `Layer ${layer} has not been mixed yet.`),
+  placed: ({ clocks }, { layer }) =>
+    clocks.some(({ body }) => body.kind === "mixed" && body.layer === layer) ? undefined : `Layer ${layer} has not been mixed yet.`,
   "ladder-set": needsChoice,
   "grit-done": needsChoice,
   "went-back": needsChoice,
-  "station-done": (treatment, { station }) => (station === "survey" || station === "match" ? `${stationLabel(station)} is done by saving it.` : needsChoice(treatment)),
+  "station-done": (treatment, { station }) =>
+    station === "survey" || station === "match" ? `${stationLabel(station)} is done by saving it.` : needsChoice(treatment),
   closed: (treatment) => (treatment.closed ? "It is closed already." : needsSurvey(treatment)),
   reopened: ({ closed }) => (closed ? undefined : "It is not closed."),
 };

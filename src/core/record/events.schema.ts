@@ -1,7 +1,7 @@
 import { type Static, type TProperties, Type } from "@sinclair/typebox";
 import { CLASS_ROWS, type ClassName, STATIONS } from "../catalogue";
-import { ChainLink } from "../match/match.schema";
 import { LadderSystem } from "../level/ladder.schema";
+import { ChainLink } from "../match/match.schema";
 import { STANCE_SCHEMA, SurveySchema } from "../survey/survey.schema";
 import { celsius, from0, instant, name, oneOf, strict, tagged } from "../units/schema";
 
@@ -29,7 +29,12 @@ const started = {
 /** What can be written in the log of a treatment. The log is append-only: `withdrawn` and `corrects` refer back. */
 export const EventBody = tagged("kind", [
   event("surveyed", { survey: SurveySchema, hands_min: minutes() }),
-  event("matched", { stance: STANCE_SCHEMA, chain: Type.Array(ChainLink, { minItems: 1, maxItems: 20 }), reason: Type.Optional(Type.String({ maxLength: 2000 })) }),
+  event("matched", {
+    stance: STANCE_SCHEMA,
+    chain: Type.Array(ChainLink, { minItems: 1, maxItems: 20 }),
+    reason: Type.Optional(Type.String({ maxLength: 2000 })),
+    hands_min: minutes(),
+  }),
   event("step-done", { station: Station, step: name(), hands_min: minutes(), note: Type.Optional(Type.String({ maxLength: 2000 })) }),
   event("step-skipped", { station: Station, step: name(), reason: text(2000) }),
   event("mixed", started),

@@ -111,28 +111,42 @@ function standingEntries(log: readonly LogEntry[]): Entry[] {
   return log.filter(({ id, body }) => !corrected.has(id) && body.kind !== "withdrawn");
 }
 
+/** What an entry does to the standing of stations: marks one done or skipped, or opens one again. */
 function stationMarks(entries: readonly Entry[]): Partial<Record<Station, StationMark>> {
   const marks: Partial<Record<Station, StationMark>> = {};
   for (const { at, body } of entries) {
-    if (body.kind === "surveyed") marks.survey = { status: "done", at };
-    if (body.kind === "matched") marks.match = { status: "done", at };
-    if (body.kind === "closed") marks.close = { status: "done", at };
-    if (body.kind === "reopened") delete marks.close;
-    if (body.kind === "station-done") marks[body.station] = { status: "done", at };
+    const done = body.kind === "station-done" ? body.station : DONE_BY[body.kind];
+    const reopened = REOPENED_BY[body.kind];
+    if (done) marks[done] = { status: "done", at };
     if (body.kind === "station-skipped") marks[body.station] = { status: "skipped", at, reason: body.reason };
-    // laying a further layer, joint or coat opens its station again
-    if (body.kind === "mixed") delete marks.fill;
-    if (body.kind === "clamped") delete marks.join;
-    if (body.kind === "coated") delete marks.colour;
-    if (body.kind === "grit-done" || body.kind === "went-back") delete marks.level;
+    if (reopened) delete marks[reopened];
   }
   return marks;
 }
 
+const DONE_BY: { readonly [K in EventKind]?: Station } = { surveyed: "survey", matched: "match", closed: "close" };
+
+/** Laying a further layer, joint or coat, or sanding on, opens its station again. */
+const REOPENED_BY: { readonly [K in EventKind]?: Station } = {
+  reopened: "close",
+  mixed: "fill",
+  clamped: "join",
+  coated: "colour",
+  "grit-done": "level",
+  "went-back": "level",
+};
+
 function stepMarks(entries: readonly Entry[]): Record<string, StepMark> {
   const marks: Record<string, StepMark> = {};
   for (const { id, at, body } of entries) {
-    if (body.kind === "step-done") marks[stepKey(body.station, body.step)] = { entry: id, status: "done", at, ...opt("note", body.note), ...opt("hands_min", body.hands_min) };
+    if (body.kind === "step-done")
+      marks[stepKey(body.station, body.step)] = {
+        entry: id,
+        status: "done",
+        at,
+        ...opt("note", body.note),
+        ...opt("hands_min", body.hands_min),
+      };
     if (body.kind === "step-skipped") marks[stepKey(body.station, body.step)] = { entry: id, status: "skipped", at, note: body.reason };
   }
   return marks;
@@ -155,7 +169,9 @@ function levelEntries(entries: readonly Entry[], ladder: Entry<"ladder-set"> | u
 /** The stations in order, for those who walk them. */
 export const STATION_ORDER: readonly Station[] = STATIONS.map(({ station }) => station);
 
-const STATION_OF: Readonly<Record<Exclude<EventKind, "withdrawn" | "step-done" | "step-skipped" | "station-done" | "station-skipped" | "noted">, Station>> = {
+const STATION_OF: Readonly<
+  Record<Exclude<EventKind, "withdrawn" | "step-done" | "step-skipped" | "station-done" | "station-skipped" | "noted">, Station>
+> = {
   surveyed: "survey",
   matched: "match",
   mixed: "fill",

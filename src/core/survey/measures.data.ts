@@ -12,26 +12,13 @@ export interface Measure {
   readonly hint: string;
 }
 
-const length = <N extends string>(name: N, label: string, max: number, hint: string, min = 0.05) =>
-  ({ name, label, type: "length", min, max, hint }) as const;
+const length = <N extends string>(name: N, label: string, max: number, hint: string, min = 0.05) => ({ name, label, type: "length", min, max, hint }) as const;
 
 /** What is measured of each kind that Survey can record. A new kind is a new entry here, with its loss in `loss.ts`. */
 export const MEASURES = {
-  chip: [
-    length("length_mm", "Length along the edge", 1000, "the length of the chip along the rim or edge"),
-    length("depth_mm", "Depth down from the edge", 500, "how far the chip reaches in from the edge"),
-    length("thickness_mm", "Thickness of the wall", 300, "the wall measured beside the chip"),
-  ],
-  corner: [
-    length("a_mm", "First edge", 1000, "from the lost corner along the first edge"),
-    length("b_mm", "Second edge", 1000, "from the lost corner along the second edge"),
-    length("c_mm", "Third edge", 1000, "from the lost corner along the third edge"),
-  ],
-  hole: [
-    length("diameter_mm", "Diameter", 500, "the hole at the surface"),
-    length("depth_mm", "Depth", 500, "the hole, or the wall where it goes through"),
-    { name: "through", label: "Goes right through", type: "yesno", min: 0, max: 1, hint: "a through hole needs a backing" },
-  ],
+  chip: [length("length_mm", "Length along the edge", 1000, "the length of the chip along the rim or edge"), length("depth_mm", "Depth down from the edge", 500, "how far the chip reaches in from the edge"), length("thickness_mm", "Thickness of the wall", 300, "the wall measured beside the chip")],
+  corner: [length("a_mm", "First edge", 1000, "from the lost corner along the first edge"), length("b_mm", "Second edge", 1000, "from the lost corner along the second edge"), length("c_mm", "Third edge", 1000, "from the lost corner along the third edge")],
+  hole: [length("diameter_mm", "Diameter", 500, "the hole at the surface"), length("depth_mm", "Depth", 500, "the hole, or the wall where it goes through"), { name: "through", label: "Goes right through", type: "yesno", min: 0, max: 1, hint: "a through hole needs a backing" }],
   crack: [
     length("length_mm", "Length", 3000, "the crack along its run"),
     length("width_mm", "Width at the surface", 50, "a feeler gauge or a card shows it", 0.01),

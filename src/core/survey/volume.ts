@@ -7,8 +7,7 @@ const VOLUME_MM3: { readonly [S in Solid["shape"]]: (solid: Extract<Solid, { sha
   box: ({ length, width, depth }) => length * width * depth,
   cylinder: ({ diameter, depth }) => (PI / 4) * diameter ** 2 * depth,
   cone: ({ diameter, height }) => (PI / 12) * diameter ** 2 * height,
-  frustum: ({ diameter1, diameter2, height }) =>
-    (PI / 12) * height * (diameter1 ** 2 + diameter1 * diameter2 + diameter2 ** 2),
+  frustum: ({ diameter1, diameter2, height }) => (PI / 12) * height * (diameter1 ** 2 + diameter1 * diameter2 + diameter2 ** 2),
   sphericalCap: ({ diameter, height }) => ((PI * height) / 6) * ((3 * diameter ** 2) / 4 + height ** 2),
   corner: ({ a, b, c }) => (a * b * c) / 6,
   edgeChip: ({ length, depth, thickness }) => (PI / 4) * length * depth * thickness,

@@ -3,9 +3,7 @@ import { plain } from "./number";
 /** Millimetres to the international inch (exact, by definition of 1959). */
 export const MM_PER_INCH = 25.4;
 
-export type Parsed<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly message: string };
+export type Parsed<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly message: string };
 
 const FRACTION = /^(\d+)\s*\/\s*(\d+)$/;
 const MIXED = /^(\d+)(?:\s+|\s*-\s*)(\d+)\s*\/\s*(\d+)$/;
@@ -37,8 +35,7 @@ export function parseLength(text: string): Parsed<number> {
   if (/^[-−]/.test(spelt)) return { ok: false, message: "A length can't be below zero." };
   const unit = UNITS.find(([pattern]) => pattern.test(spelt));
   const amount = parseAmount(unit ? spelt.replace(unit[0], "") : spelt);
-  if (amount === undefined)
-    return { ok: false, message: `“${text.trim()}” is not a length. Write 34, 3.4 cm or 1 3/16 in.` };
+  if (amount === undefined) return { ok: false, message: `“${text.trim()}” is not a length. Write 34, 3.4 cm or 1 3/16 in.` };
   return { ok: true, value: amount * (unit ? unit[1] : 1) };
 }
 

@@ -13,5 +13,6 @@ export function figure(value: number, digits = 0): string {
  * @example plain(6.50, 2) // => "6.5"
  */
 export function plain(value: number, digits = 1): string {
-  return figure(value, digits).replace(/\.?0+$/, (zeros) => (zeros.includes(".") ? "" : zeros));
+  const text = figure(value, digits);
+  return text.includes(".") ? text.replace(/\.?0+$/, "") : text;
 }

@@ -1,8 +1,8 @@
 "use client";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { actAt, type NextAct } from "@/core/plan/nextAct";
 import type { PieceKind } from "@/core/catalogue";
+import { actAt, type NextAct } from "@/core/plan/nextAct";
 import { formatMinutes } from "@/core/units";
 import { useShortcut } from "../frame/keys";
 import { useNow, useWall } from "../frame/now";
@@ -54,7 +54,11 @@ const URGENCY: Readonly<Record<NextAct["state"], number>> = { closing: 0, never:
 
 /** Closing windows first, then open windows by their end, then what has no limit. */
 function byUrgency(a: Doable, b: Doable): number {
-  return URGENCY[a.act.state] - URGENCY[b.act.state] || (a.act.until ?? Number.POSITIVE_INFINITY) - (b.act.until ?? Number.POSITIVE_INFINITY) || 0;
+  return (
+    URGENCY[a.act.state] - URGENCY[b.act.state] ||
+    (a.act.until ?? Number.POSITIVE_INFINITY) - (b.act.until ?? Number.POSITIVE_INFINITY) ||
+    0
+  );
 }
 
 const hrefOf = ({ item, act }: Doable) => `/treatments/${item.id}/${act.station}`;
@@ -93,7 +97,10 @@ function Hero(doable: Doable) {
         )}
         {act.until !== undefined && act.from !== undefined && (
           <div className="gauge mt-1">
-            <i className={act.state === "closing" ? "soon" : "go"} style={{ width: `${Math.min(100, Math.max(0, ((now - act.from) / (act.until - act.from)) * 100))}%` }} />
+            <i
+              className={act.state === "closing" ? "soon" : "go"}
+              style={{ width: `${Math.min(100, Math.max(0, ((now - act.from) / (act.until - act.from)) * 100))}%` }}
+            />
           </div>
         )}
         <Link href={hrefOf(doable)} className="btn go big" style={{ marginTop: "auto" }}>
@@ -162,7 +169,7 @@ function fits({ hands_min }: NextAct, opens: Doable | undefined, now: number, wh
   if (opens?.act.from === undefined) return "any time";
   const free = (opens.act.from - now) / 60_000;
   if (free > 12 * 60) return "any time";
-  return hands_min <= free ? `fits until ${when(opens.act.from)}` : `not before ${opens.item.piece}, ${when(opens.act.from)}`;
+  return hands_min <= free ? `fits until ${when(opens.act.from)}` : `won’t fit before ${when(opens.act.from)}`;
 }
 
 function AllWaiting({ next }: { next: Doable | undefined }) {
@@ -174,7 +181,9 @@ function AllWaiting({ next }: { next: Doable | undefined }) {
         <Sign name="off" size={15} className="hero-state">
           Hands off everything
         </Sign>
-        <h1 className="hero-what long">{next?.act.from === undefined ? "Nothing to do" : `Next: ${next.act.title}, ${wall.when(next.act.from, now)}`}</h1>
+        <h1 className="hero-what long">
+          {next?.act.from === undefined ? "Nothing to do" : `Next: ${next.act.title}, ${wall.when(next.act.from, now)}`}
+        </h1>
         <p className="hero-why">{next ? `${next.item.piece}. Until then nothing may be touched.` : "All treatments are closed."}</p>
       </div>
       <div className="hero-count">

@@ -22,7 +22,14 @@ export function DayLine({ all }: { all: readonly Each[] }) {
   const wall = useWall();
   const windows = all.flatMap(({ item, act }): WindowOnLine[] => {
     if (act.from === undefined || act.state === "closed" || act.state === "never") return [];
-    return [{ name: `${item.piece}, ${act.title.charAt(0).toLowerCase()}${act.title.slice(1)}`, from: act.from, state: act.state, ...(act.until === undefined ? {} : { until: act.until }) }];
+    return [
+      {
+        name: `${item.piece}, ${act.title.charAt(0).toLowerCase()}${act.title.slice(1)}`,
+        from: act.from,
+        state: act.state,
+        ...(act.until === undefined ? {} : { until: act.until }),
+      },
+    ];
   });
   if (windows.length === 0) return null;
   return (
@@ -46,11 +53,16 @@ export function DayLine({ all }: { all: readonly Each[] }) {
 function Drawing({ windows, now, wall }: { windows: readonly WindowOnLine[]; now: number; wall: Wall }) {
   const { placed, hours, night, nowX, left } = dayLine(windows, now, wall);
   return (
-    <svg className="day-line" viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={`Next windows: ${placed.map(({ label }) => label).join("; ")}`}>
-      <text x="102" y="17" style={{ fontSize: 15, fontWeight: 650, fontStretch: "104%" }}>
+    <svg
+      className="day-line"
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      role="img"
+      aria-label={`Next windows: ${placed.map(({ label }) => label).join("; ")}`}
+    >
+      <text x={nowX + 34} y="17" style={{ fontSize: 15, fontWeight: 650, fontStretch: "104%" }}>
         Next windows
       </text>
-      <text x="206" y="17" className="draw-text soft" style={{ fontSize: 14 }}>
+      <text x={nowX + 138} y="17" className="draw-text soft" style={{ fontSize: 14 }}>
         {wall.day(now)}
         {left > 0 ? `, ${left} more later` : ""}
       </text>
@@ -58,13 +70,10 @@ function Drawing({ windows, now, wall }: { windows: readonly WindowOnLine[]; now
       {night && (
         <>
           <rect x={night.from} y="26" width={night.to - night.from} height="114" fill="var(--color-ash)" />
-          <text x={(night.from + night.to) / 2} y="80" textAnchor="middle" style={{ fontSize: 15, fontWeight: 650 }}>
-            Night
+          <text x={(night.from + night.to) / 2} y="161" textAnchor="middle" className="draw-text" style={{ fontSize: 14 }}>
+            <tspan style={{ fontWeight: 650 }}>Night</tspan>, folded
           </text>
-          <text x={(night.from + night.to) / 2} y="97" textAnchor="middle" className="draw-text">
-            folded
-          </text>
-          <text x={night.to + 14} y="17" style={{ fontSize: 15, fontWeight: 650, fontStretch: "104%" }}>
+          <text x={Math.max(night.to + 14, nowX + 330)} y="17" style={{ fontSize: 15, fontWeight: 650, fontStretch: "104%" }}>
             {night.tomorrow}
           </text>
         </>
@@ -81,8 +90,18 @@ function Drawing({ windows, now, wall }: { windows: readonly WindowOnLine[]; now
       ))}
       {placed.map(({ key, x, width, y, open, state, label, inside, labelX, anchor }) => (
         <g key={key}>
-          <path d={open ? `M${x} ${y}H${x + width - 10}l10 13l-10 13H${x}Z` : `M${x} ${y}H${x + width}V${y + 26}H${x}Z`} fill={FILLS[state].fill} stroke="currentColor" strokeWidth="1.5" />
-          <text x={labelX} y={y + 18} textAnchor={anchor} style={{ fontSize: 15, fontStretch: "88%", fill: inside ? FILLS[state].ink : "currentColor" }}>
+          <path
+            d={open ? `M${x} ${y}H${x + width - 10}l10 13l-10 13H${x}Z` : `M${x} ${y}H${x + width}V${y + 26}H${x}Z`}
+            fill={FILLS[state].fill}
+            stroke="currentColor"
+            strokeWidth="1.5"
+          />
+          <text
+            x={labelX}
+            y={y + 18}
+            textAnchor={anchor}
+            style={{ fontSize: 15, fontStretch: "88%", fill: inside ? FILLS[state].ink : "currentColor" }}
+          >
             {label}
           </text>
         </g>

@@ -69,7 +69,11 @@ export function dayLine(windows: readonly WindowOnLine[], now: number, wall: Wal
 }
 
 /** First come, first row; a window whose block and label find no room is counted, not drawn over another. */
-function place(windows: readonly WindowOnLine[], x: (at: number) => number, when: (ms: number) => string): { placed: PlacedWindow[]; left: number } {
+function place(
+  windows: readonly WindowOnLine[],
+  x: (at: number) => number,
+  when: (ms: number) => string,
+): { placed: PlacedWindow[]; left: number } {
   const ends: number[] = ROWS.map(() => -Infinity);
   const placed: PlacedWindow[] = [];
   let left = 0;
@@ -86,28 +90,54 @@ function place(windows: readonly WindowOnLine[], x: (at: number) => number, when
   return { placed, left };
 }
 
-function blockOf(window: WindowOnLine, x: (at: number) => number, when: (ms: number) => string): { begin: number; end: number; view: Omit<PlacedWindow, "y"> } {
-  const open = window.until === undefined;
-  const from = Math.max(-4, x(window.from));
-  const to = open ? Math.max(from + 40, from + 200) : Math.max(from + 14, x(window.until ?? window.from));
-  const time = window.until !== undefined && window.state !== "off" ? `until ${when(window.until)}` : open ? `from ${when(window.from)}` : `${when(window.from)} to ${when(window.until ?? window.from)}`;
-  const label = `${window.name} ${time}`;
-  const wide = label.length * PX_PER_LETTER + 18;
-  const inside = to - from > wide;
-  const stretched = open && !inside ? from + Math.min(wide, WIDTH - from) : to;
-  const fitsInside = inside || (open && stretched - from >= wide - 1);
-  const after = to + 8 + wide <= WIDTH;
-  return {
-    begin: fitsInside || after ? from : Math.max(0, from - wide),
-    end: fitsInside ? stretched : after ? to + 8 + wide : to,
-    view: { key: label, x: from, width: stretched - from, open, state: window.state, label, inside: fitsInside, labelX: fitsInside ? from + 9 : after ? to + 8 : from - 8, anchor: fitsInside || after ? "start" : "end" },
-  };
+interface Block {
+  readonly begin: number;
+  readonly end: number;
+  readonly view: Omit<PlacedWindow, "y">;
 }
 
-function hourMarks(start: number, now: number, x: (at: number) => number, wall: Wall, night: { from: number; to: number } | undefined): { x: number; label: string }[] {
+function blockOf(window: WindowOnLine, x: (at: number) => number, when: (ms: number) => string): Block {
+  const open = window.until === undefined;
+  const from = Math.max(-4, x(window.from));
+  const label = `${window.name} ${times(window, when)}`;
+  const wide = label.length * PX_PER_LETTER + 18;
+  // an arrow without an end is as long as its words
+  const to = window.until === undefined ? Math.min(WIDTH, from + Math.max(200, wide)) : Math.max(from + 14, x(window.until));
+  const inside = to - from >= wide - 1;
+  const place = inside ? "inside" : to + 8 + wide <= WIDTH ? "after" : "before";
+  const { labelX, begin, end, anchor } = LABELS[place](from, to, wide);
+  return { begin, end, view: { key: label, x: from, width: to - from, open, state: window.state, label, inside, labelX, anchor } };
+}
+
+type LabelPlace = (from: number, to: number, wide: number) => { labelX: number; begin: number; end: number; anchor: "start" | "end" };
+
+const LABELS: Readonly<Record<"inside" | "after" | "before", LabelPlace>> = {
+  inside: (from, to) => ({ labelX: from + 9, begin: from, end: to, anchor: "start" }),
+  after: (from, to, wide) => ({ labelX: to + 8, begin: from, end: to + 8 + wide, anchor: "start" }),
+  before: (from, to, wide) => ({ labelX: from - 8, begin: Math.max(0, from - wide), end: to, anchor: "end" }),
+};
+
+function times({ from, until, state }: WindowOnLine, when: (ms: number) => string): string {
+  if (until === undefined) return `from ${when(from)}`;
+  return state === "off" ? `${when(from)} to ${when(until)}` : `until ${when(until)}`;
+}
+
+function hourMarks(
+  start: number,
+  now: number,
+  x: (at: number) => number,
+  wall: Wall,
+  night: { from: number; to: number } | undefined,
+): { x: number; label: string }[] {
   const first = now - (wall.minuteOfDay(now) % 60) * MINUTE - (now % MINUTE);
   return Array.from({ length: 30 }, (_, i) => first + i * HOUR)
     .filter((at) => at >= start)
     .map((at) => ({ x: Math.round(x(at)), label: wall.time(at) }))
-    .filter(({ x: at }, i, all) => at < WIDTH - 10 && at > 20 && (!night || at < night.from - 4 || at > night.to + 4) && all.findIndex((other) => other.x === at) === i);
+    .filter(
+      ({ x: at }, i, all) =>
+        at < WIDTH - 10 &&
+        at > 20 &&
+        (!night || at < night.from - 4 || at > night.to + 4) &&
+        all.findIndex((other) => other.x === at) === i,
+    );
 }

@@ -15,7 +15,18 @@ interface Props {
 
 /** A length in mm or inches; the other system stands below, and what is kept is mm. */
 export function LengthField({ name, label, value, onChange, error, hint }: Props) {
-  return <NumberField name={name} label={label} unit={INCHES.test(value) || /m\s*$/i.test(value) ? "" : "mm"} value={value} onChange={onChange} error={error} note={noteFor(value, hint)} text />;
+  return (
+    <NumberField
+      name={name}
+      label={label}
+      unit={INCHES.test(value) || /m\s*$/i.test(value) ? "" : "mm"}
+      value={value}
+      onChange={onChange}
+      error={error}
+      note={noteFor(value, hint)}
+      text
+    />
+  );
 }
 
 function noteFor(text: string, hint: string): string {

@@ -21,7 +21,16 @@ export function NumberField({ name, label, unit, value, onChange, error, note, t
       <div className={`fld ${error ? "wrong" : ""}`}>
         <label htmlFor={id}>{label}</label>
         <div className="fld-in">
-          <input id={id} name={name} value={value} inputMode={text ? "text" : "decimal"} autoComplete="off" aria-invalid={error ? true : undefined} aria-describedby={error ? `${id}-wrong` : note ? `${id}-note` : undefined} onChange={(event) => onChange(event.target.value)} />
+          <input
+            id={id}
+            name={name}
+            value={value}
+            inputMode={text ? "text" : "decimal"}
+            autoComplete="off"
+            aria-invalid={error ? true : undefined}
+            aria-describedby={error ? `${id}-wrong` : note ? `${id}-note` : undefined}
+            onChange={(event) => onChange(event.target.value)}
+          />
           <span className="unit">{unit}</span>
         </div>
       </div>

@@ -18,7 +18,13 @@ export function SelectField({ label, field, options, error }: Props) {
       <label htmlFor={id} className="txt-label">
         {label}
       </label>
-      <select id={id} className={`txt ${error ? "wrong" : ""}`} aria-invalid={error ? true : undefined} aria-describedby={error ? `${id}-wrong` : undefined} {...field}>
+      <select
+        id={id}
+        className={`txt ${error ? "wrong" : ""}`}
+        aria-invalid={error ? true : undefined}
+        aria-describedby={error ? `${id}-wrong` : undefined}
+        {...field}
+      >
         <option value="">Choose …</option>
         {options.map(([value, name]) => (
           <option key={value} value={value}>

@@ -14,7 +14,12 @@ interface Props {
 /** One line, or with `long` a box, of text with its label above and its error below. */
 export function TextField({ label, field, error, hint, long = false, ...rest }: Props & InputHTMLAttributes<HTMLInputElement>) {
   const id = useId();
-  const common = { id, className: `txt ${error ? "wrong" : ""}`, "aria-invalid": error ? true : undefined, "aria-describedby": error ? `${id}-wrong` : hint ? `${id}-hint` : undefined } as const;
+  const common = {
+    id,
+    className: `txt ${error ? "wrong" : ""}`,
+    "aria-invalid": error ? true : undefined,
+    "aria-describedby": error ? `${id}-wrong` : hint ? `${id}-hint` : undefined,
+  } as const;
   return (
     <div>
       <label htmlFor={id} className="txt-label">

@@ -22,7 +22,14 @@ export function YesNo({ text, value, onChange, detail }: Props) {
       </span>
       <span className="yn">
         {[true, false].map((half) => (
-          <button key={String(half)} type="button" className="tight-focus" aria-label={`${text}: ${half ? "Yes" : "No"}`} aria-pressed={value === half} onClick={() => onChange(value === half ? undefined : half)}>
+          <button
+            key={String(half)}
+            type="button"
+            className="tight-focus"
+            aria-label={`${text}: ${half ? "Yes" : "No"}`}
+            aria-pressed={value === half}
+            onClick={() => onChange(value === half ? undefined : half)}
+          >
             {half ? "Yes" : "No"}
           </button>
         ))}

@@ -3,9 +3,9 @@ import { useRouter } from "next/navigation";
 import { Dialog } from "radix-ui";
 import { useState } from "react";
 import { plain } from "@/core/units";
-import { fieldOf, send } from "../forms/send";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
+import { fieldOf, send } from "../forms/send";
 import type { Air } from "./climate";
 import { useWall } from "./now";
 
@@ -47,7 +47,11 @@ function ClimateForm({ air, close }: { air: Air; close: () => void }) {
     if (sent.ok) {
       close();
       router.refresh();
-    } else setErrors({ whole: sent.problem.detail, ...Object.fromEntries((sent.problem.errors ?? []).map((error) => [fieldOf(error), error.message])) });
+    } else
+      setErrors({
+        whole: sent.problem.detail,
+        ...Object.fromEntries((sent.problem.errors ?? []).map((error) => [fieldOf(error), error.message])),
+      });
   };
   return (
     <form
@@ -64,7 +68,11 @@ function ClimateForm({ air, close }: { air: Air; close: () => void }) {
       </p>
       <NumberField name="temp_C" label="Temperature" unit="°C" value={temp} onChange={setTemp} error={errors.temp_C} />
       <NumberField name="rh_pct" label="Humidity" unit="% RH" value={rh} onChange={setRh} error={errors.rh_pct} />
-      {errors.whole && <p className="wrong-note" role="alert">{errors.whole}</p>}
+      {errors.whole && (
+        <p className="wrong-note" role="alert">
+          {errors.whole}
+        </p>
+      )}
       <div className="btn-row">
         <button type="submit" className="btn go">
           Run the clocks on this

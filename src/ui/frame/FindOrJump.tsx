@@ -72,11 +72,32 @@ function FindPanel({ close }: { close: () => void }) {
   };
   return (
     <>
-      <input className="txt" role="combobox" aria-expanded="true" aria-controls="hits" aria-activedescendant={rows[chosen] ? `hit-${chosen}` : undefined} aria-label="Mark, name, owner or treatment" placeholder="Mark, name, owner or treatment" value={words} onChange={(event) => type(event.target.value)} onKeyDown={onKey} maxLength={200} />
+      <input
+        className="txt"
+        role="combobox"
+        aria-expanded="true"
+        aria-controls="hits"
+        aria-activedescendant={rows[chosen] ? `hit-${chosen}` : undefined}
+        aria-label="Mark, name, owner or treatment"
+        placeholder="Mark, name, owner or treatment"
+        value={words}
+        onChange={(event) => type(event.target.value)}
+        onKeyDown={onKey}
+        maxLength={200}
+      />
       <div id="hits" role="listbox" aria-label="Found" className="mt-2">
         {rows.map((row, i) => (
-          // biome-ignore format: one line a row
-          <div key={row.href} id={`hit-${i}`} role="option" aria-selected={i === chosen} tabIndex={-1} className="hit" onPointerMove={() => setChosen(i)} onClick={() => go(row)} onKeyDown={onKey}>
+          <div
+            key={row.href}
+            id={`hit-${i}`}
+            role="option"
+            aria-selected={i === chosen}
+            tabIndex={-1}
+            className="hit"
+            onPointerMove={() => setChosen(i)}
+            onClick={() => go(row)}
+            onKeyDown={onKey}
+          >
             <b className="one-line text-[16px]">{row.title}</b>
             <span className="sub self-center">{row.what}</span>
             <span className="sub one-line col-span-2">{row.detail}</span>
@@ -108,7 +129,12 @@ function NoHit({ words, close }: { words: string; close: () => void }) {
 
 function placesFor(words: string): Row[] {
   const asked = words.trim().toLowerCase();
-  return DESTINATIONS.filter(({ label }) => label.toLowerCase().startsWith(asked)).map(({ href, label, key }) => ({ href, title: label, detail: `G then ${key.toUpperCase()}`, what: "place" }));
+  return DESTINATIONS.filter(({ label }) => label.toLowerCase().startsWith(asked)).map(({ href, label, key }) => ({
+    href,
+    title: label,
+    detail: `G then ${key.toUpperCase()}`,
+    what: "place",
+  }));
 }
 
 function rowOf({ type, id, title, detail, nearness }: Hit): Row {

@@ -1,9 +1,9 @@
 "use client";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
-import type { Air } from "./climate";
 import { ClimateButton } from "./ClimateButton";
 import { Clock } from "./Clock";
+import type { Air } from "./climate";
 import { DESTINATIONS } from "./destinations";
 import { FindOrJump } from "./FindOrJump";
 import { Mark } from "./Mark";

@@ -8,7 +8,7 @@ interface Removal {
   readonly id: string;
   readonly name: string;
   /** Where to go once it is away. */
-  readonly then?: string;
+  readonly goTo?: string;
 }
 
 type Remove = (removal: Removal) => Promise<void>;
@@ -30,7 +30,7 @@ export function Undo({ children }: { children: ReactNode }) {
       setTrouble(sent.ok ? "" : sent.problem.detail);
       setRemoved(sent.ok ? removal : undefined);
       if (!sent.ok) return;
-      if (removal.then) router.push(removal.then);
+      if (removal.goTo) router.push(removal.goTo);
       router.refresh();
     },
     [router],

@@ -21,12 +21,13 @@ export function useShortcut(keys: string, act: () => void): void {
   useEffect(() => {
     const [first, second] = keys.split(" ");
     const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target) || document.querySelector("[role=dialog]")) return;
+      if (isElsewhere(event)) return;
       const key = event.key.toLowerCase();
       const now = performance.now();
-      const hit = second === undefined ? key === first && !chordOpen(now) : key === second && started?.key === first && chordOpen(now);
-      if (second !== undefined && key === first) started = { key, at: now };
-      if (!hit) return;
+      if (!isHit(key, first, second, now)) {
+        if (second !== undefined && key === first) started = { key, at: now };
+        return;
+      }
       started = undefined;
       event.preventDefault();
       latest.current();
@@ -34,6 +35,16 @@ export function useShortcut(keys: string, act: () => void): void {
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
   }, [keys]);
+}
+
+/** Keys with a modifier, in fields and in dialogs are not ours. */
+function isElsewhere(event: KeyboardEvent): boolean {
+  return event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target) || document.querySelector("[role=dialog]") !== null;
+}
+
+function isHit(key: string, first: string | undefined, second: string | undefined, now: number): boolean {
+  if (second === undefined) return key === first && !chordOpen(now);
+  return key === second && started?.key === first && chordOpen(now);
 }
 
 function chordOpen(now: number): boolean {

@@ -23,7 +23,9 @@ export interface PieceHead {
 export function EditPiece({ piece }: { piece: PieceHead }) {
   const router = useRouter();
   const { part, title, reference, owner_reference, kind } = piece;
-  const form = useForm<PieceForm>({ defaultValues: { title, reference, owner_reference, kind, part: part.name, substrate: part.substrate, finish: part.finish } });
+  const form = useForm<PieceForm>({
+    defaultValues: { title, reference, owner_reference, kind, part: part.name, substrate: part.substrate, finish: part.finish },
+  });
   const draft = useDraft(`piece:${piece.id}`, form);
   const [errors, setErrors] = useState<PieceErrors>({});
   const [problem, setProblem] = useState<Problem>();
@@ -33,9 +35,18 @@ export function EditPiece({ piece }: { piece: PieceHead }) {
     setErrors(missing);
     setSaved(false);
     if (Object.keys(missing).length > 0) return;
-    const sent = await send("PUT", `/api/pieces/${piece.id}`, { version: piece.version, ...rest, part: { id: part.id, name, substrate, finish } });
+    const sent = await send("PUT", `/api/pieces/${piece.id}`, {
+      version: piece.version,
+      ...rest,
+      part: { id: part.id, name, substrate, finish },
+    });
     setProblem(sent.ok ? undefined : sent.problem);
-    if (!sent.ok) setErrors(Object.fromEntries((sent.problem.errors ?? []).map((error) => [fieldOf(error) === "name" ? "part" : fieldOf(error), error.message])));
+    if (!sent.ok)
+      setErrors(
+        Object.fromEntries(
+          (sent.problem.errors ?? []).map((error) => [fieldOf(error) === "name" ? "part" : fieldOf(error), error.message]),
+        ),
+      );
     if (sent.ok) draft.clear();
     setSaved(sent.ok);
     if (sent.ok || sent.problem.status === 409) router.refresh();
@@ -46,7 +57,7 @@ export function EditPiece({ piece }: { piece: PieceHead }) {
         <PieceFields form={form} errors={errors} />
       </div>
       {problem && (
-        <div className="notice !mx-0" role="alert">
+        <div className="notice mx-0" role="alert">
           <Sign name="never">{problem.title}</Sign>
           <p>{problem.detail}</p>
           {problem.status === 409 && <p>The page now shows theirs above; your fields keep yours. Save again to let yours stand.</p>}

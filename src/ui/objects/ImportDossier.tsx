@@ -15,7 +15,11 @@ export function ImportDossier() {
   const take = async (dossier: File, asCopy: boolean) => {
     setBusy(true);
     setProblem(undefined);
-    const sent = await send<{ treatment_id: string }>("POST", `/api/dossiers${asCopy ? "?as=copy" : ""}`, new Blob([dossier], { type: "application/json" }));
+    const sent = await send<{ treatment_id: string }>(
+      "POST",
+      `/api/dossiers${asCopy ? "?as=copy" : ""}`,
+      new Blob([dossier], { type: "application/json" }),
+    );
     setBusy(false);
     if (!sent.ok) {
       setProblem(sent.problem);
@@ -40,7 +44,7 @@ export function ImportDossier() {
         </label>
       </div>
       {problem && (
-        <div className="notice !mx-0" role="alert">
+        <div className="notice mx-0" role="alert">
           <Sign name={isPassing(problem) ? "away" : "never"}>{problem.title}</Sign>
           <p>{problem.detail} Nothing was taken in.</p>
           {(problem.errors ?? []).slice(0, 5).map(({ path, message }) => (

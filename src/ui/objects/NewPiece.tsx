@@ -13,7 +13,17 @@ interface NewForm extends PieceForm {
   readonly promised: string;
 }
 
-const EMPTY: NewForm = { title: "", reference: "", owner_reference: "", kind: "", part: "", substrate: "", finish: "", treatment_title: "", promised: "" };
+const EMPTY: NewForm = {
+  title: "",
+  reference: "",
+  owner_reference: "",
+  kind: "",
+  part: "",
+  substrate: "",
+  finish: "",
+  treatment_title: "",
+  promised: "",
+};
 
 /** The first piece or the next: what it is, what it is made of; then Survey. */
 export function NewPiece({ title }: { title: string }) {
@@ -27,7 +37,10 @@ export function NewPiece({ title }: { title: string }) {
   const ids = useRef<{ id: string; treatment_id: string }>(undefined);
   const submit = form.handleSubmit(async (values) => {
     if (busy) return;
-    const missing = { ...missingFields(values), ...(values.treatment_title.trim() === "" ? { treatment_title: "Say in two words what is to be mended." } : {}) };
+    const missing = {
+      ...missingFields(values),
+      ...(values.treatment_title.trim() === "" ? { treatment_title: "Say in two words what is to be mended." } : {}),
+    };
     setErrors(missing);
     setTrouble("");
     if (Object.keys(missing).length > 0) {
@@ -37,7 +50,12 @@ export function NewPiece({ title }: { title: string }) {
     setBusy(true);
     ids.current ??= { id: crypto.randomUUID(), treatment_id: crypto.randomUUID() };
     const { part, substrate, finish, promised, ...rest } = values;
-    const sent = await send<{ treatment_id: string }>("POST", "/api/pieces", { ...ids.current, ...rest, part: { name: part, substrate, finish }, ...(promised ? { promised } : {}) });
+    const sent = await send<{ treatment_id: string }>("POST", "/api/pieces", {
+      ...ids.current,
+      ...rest,
+      part: { name: part, substrate, finish },
+      ...(promised ? { promised } : {}),
+    });
     if (sent.ok) {
       draft.clear();
       router.push(`/treatments/${sent.value.treatment_id}/survey`);
@@ -45,7 +63,9 @@ export function NewPiece({ title }: { title: string }) {
       return;
     }
     setBusy(false);
-    setErrors(Object.fromEntries((sent.problem.errors ?? []).map((error) => [fieldOf(error) === "name" ? "part" : fieldOf(error), error.message])));
+    setErrors(
+      Object.fromEntries((sent.problem.errors ?? []).map((error) => [fieldOf(error) === "name" ? "part" : fieldOf(error), error.message])),
+    );
     setTrouble(isPassing(sent.problem) ? `${sent.problem.detail} The fields keep what you typed.` : sent.problem.detail);
   });
   return (
@@ -55,7 +75,14 @@ export function NewPiece({ title }: { title: string }) {
       {draft.restored && <p className="pb-3 font-semibold">What you typed last time was kept and is back in the fields.</p>}
       <div className="form-grid">
         <PieceFields form={form} errors={errors} />
-        <TextField label="What is to be mended?" field={form.register("treatment_title")} error={errors.treatment_title} hint="rim chip" maxLength={200} autoComplete="off" />
+        <TextField
+          label="What is to be mended?"
+          field={form.register("treatment_title")}
+          error={errors.treatment_title}
+          hint="rim chip"
+          maxLength={200}
+          autoComplete="off"
+        />
         <TextField label="Promised for" field={form.register("promised")} error={errors.promised} hint="may stay empty" type="date" />
       </div>
       {trouble !== "" && (

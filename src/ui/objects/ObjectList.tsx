@@ -1,7 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useMemo, useState } from "react";
-import { type PieceKind, type Station, stationLabel, type Substrate, substrateRow } from "@/core/catalogue";
+import { type PieceKind, type Station, type Substrate, stationLabel, substrateRow } from "@/core/catalogue";
 import { actAt, type NextAct } from "@/core/plan/nextAct";
 import { formatMinutes } from "@/core/units";
 import { Segmented } from "../forms/Segmented";
@@ -38,7 +38,15 @@ const SORTS: Readonly<Record<Sort, (a: Row, b: Row) => number>> = {
 };
 
 /** All treatments with where they stand; the selected one opens beside the list. */
-export function ObjectList({ items, closed, closedCount }: { items: readonly ObjectItem[]; closed: readonly ObjectItem[]; closedCount: number }) {
+export function ObjectList({
+  items,
+  closed,
+  closedCount,
+}: {
+  items: readonly ObjectItem[];
+  closed: readonly ObjectItem[];
+  closedCount: number;
+}) {
   const now = useNow(15_000);
   const [words, setWords] = useState("");
   const [filter, setFilter] = useState<Filter>("open");
@@ -47,7 +55,12 @@ export function ObjectList({ items, closed, closedCount }: { items: readonly Obj
   const rows = useMemo(() => items.map((item): Row => ({ item, act: actAt(item.brief, now) })), [items, now]);
   const shut = useMemo(() => closed.map((item): Row => ({ item, act: actAt(item.brief, now) })), [closed, now]);
   const off = rows.filter(({ act }) => act.state === "off");
-  const sets: Readonly<Record<Filter, readonly Row[]>> = { open: rows, hands: rows.filter(({ act }) => act.state !== "off"), off, closed: shut };
+  const sets: Readonly<Record<Filter, readonly Row[]>> = {
+    open: rows,
+    hands: rows.filter(({ act }) => act.state !== "off"),
+    off,
+    closed: shut,
+  };
   const asked = words.trim().toLowerCase();
   const shown = sets[filter].filter(({ item }) => haystack(item).includes(asked)).sort(SORTS[sort]);
   const side = shown.find(({ item }) => item.id === selected) ?? shown[0];
@@ -62,7 +75,15 @@ export function ObjectList({ items, closed, closedCount }: { items: readonly Obj
       <section className="objects-main">
         <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
           <h1>Objects</h1>
-          <input type="search" className="txt !w-[340px] max-w-full" aria-label="Mark, name, material or owner" placeholder="Mark, name, material or owner" value={words} onChange={(event) => setWords(event.target.value)} maxLength={200} />
+          <input
+            type="search"
+            className="txt w-[340px] max-w-full"
+            aria-label="Mark, name, material or owner"
+            placeholder="Mark, name, material or owner"
+            value={words}
+            onChange={(event) => setWords(event.target.value)}
+            maxLength={200}
+          />
           <Link href="/objects/new" className="btn go ml-auto">
             New piece
           </Link>
@@ -111,7 +132,13 @@ export function ObjectList({ items, closed, closedCount }: { items: readonly Obj
           </table>
         )}
       </section>
-      {side && <ObjectSide item={side.item} act={side.act} others={[...items, ...closed].filter(({ piece_id, id }) => piece_id === side.item.piece_id && id !== side.item.id)} />}
+      {side && (
+        <ObjectSide
+          item={side.item}
+          act={side.act}
+          others={[...items, ...closed].filter(({ piece_id, id }) => piece_id === side.item.piece_id && id !== side.item.id)}
+        />
+      )}
     </div>
   );
 }
@@ -156,7 +183,7 @@ function ObjectRow({ item, act, selected, select }: Row & { selected: boolean; s
         </span>
         <Sign name={SIGNS[act.state]}>{actTime(act, now, (ms) => wall.when(ms, now))}</Sign>
       </td>
-      <td className="hide-narrow">{due ? wall.day(due) : "–"}</td>
+      <td className="hide-narrow whitespace-nowrap">{due ? wall.day(due) : "–"}</td>
       <td className="num hide-narrow">{due && act.state !== "closed" ? <Slack days={(due - now) / DAY_MS} /> : "–"}</td>
     </tr>
   );

@@ -33,7 +33,13 @@ export function PieceActions({ id, title }: { id: string; title: string }) {
       >
         <label className="txt-label">
           What else is to be mended?
-          <input className="txt" value={what} maxLength={200} onChange={(event) => setWhat(event.target.value)} aria-invalid={error ? true : undefined} />
+          <input
+            className="txt"
+            value={what}
+            maxLength={200}
+            onChange={(event) => setWhat(event.target.value)}
+            aria-invalid={error ? true : undefined}
+          />
         </label>
         <button type="submit" className="btn">
           New treatment
@@ -42,7 +48,7 @@ export function PieceActions({ id, title }: { id: string; title: string }) {
           <FieldError id="treatment-wrong">{error}</FieldError>
         </div>
       </form>
-      <button type="button" className="link-btn mt-4" onClick={() => void remove({ kind: "pieces", id, name: title, then: "/objects" })}>
+      <button type="button" className="link-btn mt-4" onClick={() => void remove({ kind: "pieces", id, name: title, goTo: "/objects" })}>
         Delete this piece with its treatments
       </button>
     </>

@@ -36,14 +36,57 @@ export function PieceFields<T extends PieceForm>({ form, errors }: { form: UseFo
   return (
     <>
       <div className="span-2">
-        <TextField label="What is it?" field={register("title")} error={errors.title} hint="Lemonade jar" maxLength={200} autoComplete="off" />
+        <TextField
+          label="What is it?"
+          field={register("title")}
+          error={errors.title}
+          hint="Lemonade jar"
+          maxLength={200}
+          autoComplete="off"
+        />
       </div>
-      <TextField label="Mark" field={register("reference")} error={errors.reference} hint="your inventory mark, HF-047" maxLength={80} autoComplete="off" />
-      <TextField label="Owner’s reference" field={register("owner_reference")} error={errors.owner_reference} hint="may stay empty" maxLength={200} autoComplete="off" />
-      <SelectField label="Kind of piece" field={register("kind")} error={errors.kind} options={PIECE_KINDS.map(({ kind, label }) => [kind, label] as const)} />
-      <TextField label="Damaged part" field={register("part")} error={errors.part} hint="rim, wing, lid" maxLength={200} autoComplete="off" />
-      <SelectField label="Made of" field={register("substrate")} error={errors.substrate} options={SUBSTRATES.map(({ substrate, label }) => [substrate, label] as const)} />
-      <SelectField label="Finish on it" field={register("finish")} error={errors.finish} options={FINISHES.map(({ finish, label }) => [finish, label] as const)} />
+      <TextField
+        label="Mark"
+        field={register("reference")}
+        error={errors.reference}
+        hint="your inventory mark, HF-047"
+        maxLength={80}
+        autoComplete="off"
+      />
+      <TextField
+        label="Owner’s reference"
+        field={register("owner_reference")}
+        error={errors.owner_reference}
+        hint="may stay empty"
+        maxLength={200}
+        autoComplete="off"
+      />
+      <SelectField
+        label="Kind of piece"
+        field={register("kind")}
+        error={errors.kind}
+        options={PIECE_KINDS.map(({ kind, label }) => [kind, label] as const)}
+      />
+      <TextField
+        label="Damaged part"
+        field={register("part")}
+        error={errors.part}
+        hint="rim, wing, lid"
+        maxLength={200}
+        autoComplete="off"
+      />
+      <SelectField
+        label="Made of"
+        field={register("substrate")}
+        error={errors.substrate}
+        options={SUBSTRATES.map(({ substrate, label }) => [substrate, label] as const)}
+      />
+      <SelectField
+        label="Finish on it"
+        field={register("finish")}
+        error={errors.finish}
+        options={FINISHES.map(({ finish, label }) => [finish, label] as const)}
+      />
     </>
   );
 }

@@ -1,13 +1,13 @@
 import Link from "next/link";
-import { finishRow, type Finish, STANCE_LABELS, type Substrate, substrateRow } from "@/core/catalogue";
+import { type Finish, finishRow, STANCE_LABELS, type Substrate, substrateRow } from "@/core/catalogue";
 import type { ClosingView } from "@/core/plan/closing";
 import type { UsedRow } from "@/core/plan/review";
 import type { Treatment } from "@/core/record/treatment";
 import { lossOf } from "@/core/survey/loss";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
 import { formatMinutes, type Wall } from "@/core/units";
-import { ReviewTable } from "../stations/ReviewTable";
 import type { PhotographView } from "../stations/Photographs";
+import { ReviewTable } from "../stations/ReviewTable";
 import { entryWords } from "../treatment/entryWords";
 import { PrintButton } from "./PrintButton";
 import "./record.css";
@@ -73,17 +73,19 @@ export function RecordSheet({ record, treatment, photographs, closing, chain, us
         )}
         {closing && (
           <Fact name="Time">
-            {formatMinutes(closing.hands_min)} hands on, {formatMinutes(closing.elapsed_min)} elapsed; planned {formatMinutes(closing.planned_min)} hands on
+            {formatMinutes(closing.hands_min)} hands on, {formatMinutes(closing.elapsed_min)} elapsed; planned{" "}
+            {formatMinutes(closing.planned_min)} hands on
           </Fact>
         )}
-        <Fact name="State">{closing?.closed ? `closed ${stamp(closing.closed.at)}, signed ${closing.closed.signed_by}` : `open, printed ${wall.stamp(now)}`}</Fact>
+        <Fact name="State">
+          {closing?.closed ? `closed ${stamp(closing.closed.at)}, signed ${closing.closed.signed_by}` : `open, printed ${wall.stamp(now)}`}
+        </Fact>
       </dl>
       {closing?.closed?.notes && <p className="sheet-notes">{closing.closed.notes}</p>}
       {photographs.length > 0 && (
         <section className="sheet-photos" aria-label="Photographs">
           {photographs.map(({ id, moment, caption, taken_at }) => (
             <figure key={id}>
-              {/* biome-ignore lint/performance/noImgElement: the file as it was added, for print */}
               <img src={`/api/photographs/${id}`} alt={`${MOMENTS[moment]}: ${caption}`} />
               <figcaption>
                 <b>{MOMENTS[moment]}</b>, {stamp(taken_at)}
@@ -105,7 +107,17 @@ export function RecordSheet({ record, treatment, photographs, closing, chain, us
           <ul>
             {closing.owner.map(({ when, act }) => (
               <li key={act}>
-                <b>{when === "never" ? "Never" : when === "today" ? "From today" : closing.full_at ? `From ${wall.day(closing.full_at)}` : "From full cure"}:</b> {act}
+                <b>
+                  {when === "never"
+                    ? "Never"
+                    : when === "today"
+                      ? "From today"
+                      : closing.full_at
+                        ? `From ${wall.day(closing.full_at)}`
+                        : "From full cure"}
+                  :
+                </b>{" "}
+                {act}
               </li>
             ))}
           </ul>
@@ -124,7 +136,10 @@ export function RecordSheet({ record, treatment, photographs, closing, chain, us
           </tbody>
         </table>
       </section>
-      <footer className="sheet-foot">Times and strengths are predictions from typical figures of each class of material. Safety data sheets, local codes and licensed practice prevail.</footer>
+      <footer className="sheet-foot">
+        Times and strengths are predictions from typical figures of each class of material. Safety data sheets, local codes and licensed
+        practice prevail.
+      </footer>
     </main>
   );
 }

@@ -13,7 +13,14 @@ export function MiniRoute({ marks, here, waiting }: Props) {
   const now = here ? STATIONS.findIndex(({ station }) => station === here) : STATIONS.length - 1;
   const x = (i: number) => 9 + i * STEP;
   return (
-    <svg className="mini-route" width="168" height="22" viewBox="0 0 168 22" role="img" aria-label={here ? `at ${stationLabel(here)}${waiting ? ", waiting" : ""}` : "closed"}>
+    <svg
+      className="mini-route"
+      width="168"
+      height="22"
+      viewBox="0 0 168 22"
+      role="img"
+      aria-label={here ? `at ${stationLabel(here)}${waiting ? ", waiting" : ""}` : "closed"}
+    >
       <path d={`M${x(0)} 9.500H${x(7)}M${x(0)} 12.500H${x(7)}`} stroke="currentColor" strokeWidth="1" />
       {waiting && here && now < 7 && <rect x={x(now)} y="8" width={STEP} height="6" fill="url(#h-wait)" />}
       <path d={`M${x(0)} 11H${x(now)}`} stroke="currentColor" strokeWidth="5" />
@@ -26,7 +33,17 @@ export function MiniRoute({ marks, here, waiting }: Props) {
             </g>
           );
         const done = marks[station] === "done";
-        return <circle key={station} cx={x(i)} cy="11" r={done ? 3.6 : 3.4} fill={done ? "currentColor" : "var(--color-panel)"} stroke="currentColor" strokeWidth="1.6" />;
+        return (
+          <circle
+            key={station}
+            cx={x(i)}
+            cy="11"
+            r={done ? 3.6 : 3.4}
+            fill={done ? "currentColor" : "var(--color-panel)"}
+            stroke="currentColor"
+            strokeWidth="1.6"
+          />
+        );
       })}
     </svg>
   );

@@ -21,7 +21,14 @@ export function Route({ treatment, stops, here }: { treatment: string; stops: re
     <nav className="route" aria-label="Route of this treatment">
       <i className="route-walked" style={{ width: `${walkedTo}%` }} />
       {stops.map((stop, i) => (
-        <Link key={stop.station} href={`/treatments/${treatment}/${stop.station}`} className="stop" data-status={stop.status} data-here={stop.station === here} aria-current={stop.station === here ? "step" : undefined}>
+        <Link
+          key={stop.station}
+          href={`/treatments/${treatment}/${stop.station}`}
+          className="stop"
+          data-status={stop.status}
+          data-here={stop.station === here}
+          aria-current={stop.station === here ? "step" : undefined}
+        >
           {stop.wait && i < stops.length - 1 && (
             <span className="stop-wait">
               <span>{stop.wait}</span>
@@ -44,7 +51,13 @@ export function Route({ treatment, stops, here }: { treatment: string; stops: re
   );
 }
 
-const WORDS: Readonly<Record<RouteStop["status"], string>> = { walked: "done", skipped: "skipped", now: "now", "to-come": "to come", unneeded: "not needed" };
+const WORDS: Readonly<Record<RouteStop["status"], string>> = {
+  walked: "done",
+  skipped: "skipped",
+  now: "now",
+  "to-come": "to come",
+  unneeded: "not needed",
+};
 
 function Disc({ status, behind }: { status: RouteStop["status"]; behind: boolean }) {
   const size = status === "now" ? 34 : 22;

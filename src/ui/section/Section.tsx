@@ -1,5 +1,5 @@
 import type { Hatch } from "@/core/catalogue";
-import { fittingScale, PX_PER_MM, type Point, type Profile, type SectionFill, scaleLabel, section, widthOf } from "@/core/fill/section";
+import { fittingScale, type Point, type Profile, PX_PER_MM, type SectionFill, scaleLabel, section, widthOf } from "@/core/fill/section";
 import { plain } from "@/core/units";
 
 export interface LayerTag {
@@ -22,7 +22,6 @@ interface Props {
   readonly height: number;
   /** The layer that the table beside it points at. */
   readonly lit?: number | undefined;
-  readonly onLight?: (layer: number | undefined) => void;
 }
 
 /** Room around the drawing for dimensions, in px. */
@@ -30,7 +29,7 @@ const ROOM = { left: 64, right: 96, top: 52, bottom: 26 } as const;
 
 /** A true-to-scale cut: substrate hatch, loss, layers, proud line and dimensions. */
 export function Section(props: Props) {
-  const { profile, hatch, substrate, fill, fillHatch = "putty", tags = [], title, note, width, height, lit, onLight } = props;
+  const { profile, hatch, substrate, fill, fillHatch = "putty", tags = [], title, note, width, height, lit } = props;
   const drawing = section(profile, fill);
   const tall = drawing.top - drawing.bottom;
   const scale = fittingScale(drawing.width, tall, width - ROOM.left - ROOM.right, height - ROOM.top - ROOM.bottom);
@@ -38,11 +37,20 @@ export function Section(props: Props) {
   const midX = ROOM.left + (width - ROOM.left - ROOM.right) / 2;
   const zeroY = ROOM.top + drawing.top * k + (height - ROOM.top - ROOM.bottom - tall * k) * 0.35;
   const at = ([x, y]: Point): [number, number] => [midX + x * k, zeroY - y * k];
-  const path = (points: readonly Point[], close = true) => `M${points.map((point) => at(point).map((n) => n.toFixed(1)).join(" ")).join("L")}${close ? "Z" : ""}`;
+  const pair = (point: Point) => {
+    const [x, y] = at(point);
+    return `${x.toFixed(1)} ${y.toFixed(1)}`;
+  };
+  const path = (points: readonly Point[], close = true) => `M${points.map(pair).join("L")}${close ? "Z" : ""}`;
   const half = widthOf(profile) / 2;
   const reach = drawing.width / 2;
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className="section block h-auto w-full" role="img" aria-label={`${title}, scale ${scaleLabel(scale)}, in millimetres`}>
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      className="section block h-auto w-full"
+      role="img"
+      aria-label={`${title}, scale ${scaleLabel(scale)}, in millimetres`}
+    >
       <text x="0" y="16" className="draw-text bold" style={{ fontSize: 14, fontStretch: "100%" }}>
         {title}
       </text>
@@ -51,24 +59,51 @@ export function Section(props: Props) {
       </text>
       <path d={path(drawing.block)} fill="var(--color-panel)" />
       <path d={path(drawing.block)} fill={`url(#h-${hatch})`} stroke="currentColor" strokeWidth="2" strokeLinejoin="round" />
-      <path d={path(drawing.cavity)} fill="var(--color-ground)" stroke="currentColor" strokeWidth={fill ? 2 : 1.6} strokeDasharray={fill ? undefined : "6 4"} />
+      <path
+        d={path(drawing.cavity)}
+        fill="var(--color-ground)"
+        stroke="currentColor"
+        strokeWidth={fill ? 2 : 1.6}
+        strokeDasharray={fill ? undefined : "6 4"}
+      />
       {drawing.layers.map((layer, i) => (
-        // biome-ignore lint/a11y/noStaticElementInteractions: the table beside it says the same by keyboard
-        <g key={path(layer)} onPointerEnter={() => onLight?.(i)} onPointerLeave={() => onLight?.(undefined)}>
+        <g key={path(layer)}>
           <path d={path(layer)} fill={lit === i ? "#fff" : "var(--color-panel)"} />
-          <path d={path(layer)} fill={`url(#h-${fillHatch})`} stroke="currentColor" strokeWidth={lit === i ? 3 : 1.4} fillOpacity={i % 2 === 0 ? 1 : 0.55} />
+          <path
+            d={path(layer)}
+            fill={`url(#h-${fillHatch})`}
+            stroke="currentColor"
+            strokeWidth={lit === i ? 3 : 1.4}
+            fillOpacity={i % 2 === 0 ? 1 : 0.55}
+          />
         </g>
       ))}
-      {drawing.proud.length > 1 && <path d={path(drawing.proud, false)} fill="none" stroke="currentColor" strokeWidth="1.6" strokeDasharray="7 4" />}
+      {drawing.proud.length > 1 && (
+        <path d={path(drawing.proud, false)} fill="none" stroke="currentColor" strokeWidth="1.6" strokeDasharray="7 4" />
+      )}
       <path d={`M${midX - (reach + 0.5) * k} ${zeroY}H${midX + (reach + 0.5) * k}`} className="hairline" strokeDasharray="12 3 2 3" />
-      <Across y={Math.max(38, zeroY - drawing.top * k - 20)} from={midX - half * k} to={midX + half * k} label={plain(half * 2)} edge={zeroY} />
+      <Across
+        y={Math.max(38, zeroY - drawing.top * k - 20)}
+        from={midX - half * k}
+        to={midX + half * k}
+        label={plain(half * 2)}
+        edge={zeroY}
+      />
       <Down x={midX + reach * k + 16} from={zeroY} to={zeroY + profile.depth * k} label={plain(profile.depth)} />
       {fill && fill.proud_mm > 0 && (
-        <text x={midX + reach * k + 8} y={zeroY - Math.max(drawing.top * k, 6)} className="draw-text bold">
+        <text x={midX - reach * k - 8} y={zeroY - Math.max(drawing.top * k, 4) + 3} textAnchor="end" className="draw-text bold">
           {plain(fill.proud_mm)} proud
         </text>
       )}
-      <Tags tags={tags} surfaces={fill?.surfaces ?? []} depth={profile.depth} x={midX} y={(mm) => zeroY - mm * k} roomy={half * 2 * k > 240} edge={midX - reach * k} />
+      <Tags
+        tags={tags}
+        surfaces={fill?.surfaces ?? []}
+        depth={profile.depth}
+        x={midX}
+        y={(mm) => zeroY - mm * k}
+        roomy={half * 2 * k > 240}
+        edge={midX - reach * k}
+      />
       <text x={midX - reach * k} y={zeroY - drawing.bottom * k + 17} className="draw-text soft">
         {substrate}
       </text>
@@ -97,7 +132,7 @@ function Down({ x, from, to, label }: { x: number; from: number; to: number; lab
     <g>
       <path className="hairline" d={`M${x} ${from - 6}V${to + 6}M${x - 10} ${from}h16M${x - 10} ${to}h16`} />
       <path d={`M${x - 4} ${from + 4}l8 -8M${x - 4} ${to + 4}l8 -8`} stroke="currentColor" strokeWidth="1.4" />
-      <rect x={x + 7} y={middle - 9} width={label.length * 7.500 + 8} height="17" fill="var(--color-panel)" />
+      <rect x={x + 7} y={middle - 9} width={label.length * 7.5 + 8} height="17" fill="var(--color-panel)" />
       <text x={x + 11} y={middle + 4} className="draw-text bold">
         {label}
       </text>
@@ -130,7 +165,15 @@ function Tags({ tags, surfaces, depth, x, y, roomy }: TagsProps) {
     const middle = (y(bottom) + y(surface)) / 2 - tall * 0.08;
     return (
       <g key={tag.name}>
-        <rect x={x - wide / 2} y={middle - TAG_HEIGHT / 2} width={wide} height={TAG_HEIGHT} fill={tag.now ? "var(--color-verdigris)" : "var(--color-panel)"} stroke="currentColor" strokeWidth="1.3" />
+        <rect
+          x={x - wide / 2}
+          y={middle - TAG_HEIGHT / 2}
+          width={wide}
+          height={TAG_HEIGHT}
+          fill={tag.now ? "var(--color-verdigris)" : "var(--color-panel)"}
+          stroke="currentColor"
+          strokeWidth="1.3"
+        />
         <text x={x} y={middle + 5} textAnchor="middle" className="draw-text" style={{ fontSize: 14, ...(tag.now ? { fill: "#fff" } : {}) }}>
           <tspan style={{ fontWeight: 750, fontStretch: "96%" }}>{tag.name}</tspan> {tag.words}
         </text>

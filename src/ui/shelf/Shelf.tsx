@@ -1,8 +1,8 @@
 "use client";
 import Link from "next/link";
+import type { Station } from "@/core/catalogue";
 import type { ActBrief } from "@/core/plan/nextAct";
 import { byRank, type Plate, plateOf } from "@/core/plan/shelf";
-import type { Station } from "@/core/catalogue";
 import { useNow, useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
 
@@ -38,7 +38,7 @@ export function Shelf({ items }: { items: readonly ShelfItem[] }) {
     .sort((a, b) => byRank(a.plate, b.plate));
   return (
     <>
-      <footer className="shelf no-print" aria-label="Shelf">
+      <aside className="shelf no-print" aria-label="Shelf">
         <div className="shelf-label">
           <b>Shelf</b>
           {shown.length === 1 ? "1 piece" : `${shown.length} pieces`}
@@ -59,7 +59,7 @@ export function Shelf({ items }: { items: readonly ShelfItem[] }) {
             <rect width="100%" height="9" fill="url(#h-shelf)" />
           </svg>
         </div>
-      </footer>
+      </aside>
       <ShelfLine shown={shown} />
     </>
   );
@@ -67,11 +67,19 @@ export function Shelf({ items }: { items: readonly ShelfItem[] }) {
 
 function PlateView({ item, plate, station, material, narrow }: Shown & { narrow: boolean }) {
   return (
-    <Link href={`/treatments/${item.id}/${station}`} className={`plate ${plate.sign} ${narrow ? "max-[1100px]:hidden" : ""}`} title={`${item.piece}, ${item.title}`}>
-      <span className="plate-name one-line">{item.piece}</span>
-      <span className="plate-material one-line">{material.toLowerCase()}</span>
-      <Sign name={plate.sign}>{plate.word}</Sign>
-      <span className="plate-left">{plate.left}</span>
+    <Link
+      href={`/treatments/${item.id}/${station}`}
+      className={`plate ${plate.sign} ${narrow ? "max-[1100px]:hidden" : ""}`}
+      title={`${item.piece}, ${item.title}`}
+    >
+      <span className="plate-row">
+        <span className="plate-name one-line">{item.piece}</span>
+        <span className="plate-material one-line">{material.toLowerCase()}</span>
+      </span>
+      <span className="plate-row">
+        <Sign name={plate.sign}>{plate.word}</Sign>
+        <span className="plate-left">{plate.left}</span>
+      </span>
       <span className="plate-until one-line">{plate.until}</span>
       <span className="plate-bar">
         <i className={plate.sign} style={{ width: `${Math.round(plate.used * 1000) / 10}%` }} />

@@ -19,10 +19,20 @@ export function Hatches() {
           <path d={STIPPLE} fill="currentColor" />
         </pattern>
         <pattern id="h-wood" width="48" height="14" patternUnits="userSpaceOnUse">
-          <path d="M0 2.5c8-2 16 2 24 0s16-2 24 0M0 7c8 1.5 16-1.5 24 0s16 1.5 24 0M0 11.5c8-1.5 16 1 24 0s16-1 24 0" fill="none" stroke="currentColor" strokeWidth=".9" />
+          <path
+            d="M0 2.5c8-2 16 2 24 0s16-2 24 0M0 7c8 1.5 16-1.5 24 0s16 1.5 24 0M0 11.5c8-1.5 16 1 24 0s16-1 24 0"
+            fill="none"
+            stroke="currentColor"
+            strokeWidth=".9"
+          />
         </pattern>
         <pattern id="h-board" width="20" height="16" patternUnits="userSpaceOnUse">
-          <path d="M2 3l5-1 1 3-5 1zM11 2l6 2-1 2-6-1zM4 10l4 1-1 3-4-2zM12 9l5-1 1 4-4 1z" fill="none" stroke="currentColor" strokeWidth=".8" />
+          <path
+            d="M2 3l5-1 1 3-5 1zM11 2l6 2-1 2-6-1zM4 10l4 1-1 3-4-2zM12 9l5-1 1 4-4 1z"
+            fill="none"
+            stroke="currentColor"
+            strokeWidth=".8"
+          />
         </pattern>
         <pattern id="h-leather" width="28" height="28" patternUnits="userSpaceOnUse">
           <path d={FIBRES} fill="none" stroke="currentColor" strokeWidth=".8" strokeLinecap="round" />
@@ -31,7 +41,10 @@ export function Hatches() {
           <path d="M0 0V7M0 0H7" stroke="currentColor" strokeWidth="1" />
         </pattern>
         <pattern id="h-putty" width="5" height="5" patternUnits="userSpaceOnUse">
-          <path d="M.45 1.2a.75 .75 0 1 0 1.5 0a.75 .75 0 1 0 -1.5 0M2.95 3.7a.75 .75 0 1 0 1.5 0a.75 .75 0 1 0 -1.5 0" fill="currentColor" />
+          <path
+            d="M.45 1.2a.75 .75 0 1 0 1.5 0a.75 .75 0 1 0 -1.5 0M2.95 3.7a.75 .75 0 1 0 1.5 0a.75 .75 0 1 0 -1.5 0"
+            fill="currentColor"
+          />
         </pattern>
         <pattern id="h-adhesive" width="10" height="6" patternUnits="userSpaceOnUse">
           <path d="M0 1.5H6M5 4.5H11M0 4.5H1" stroke="currentColor" strokeWidth=".9" />
@@ -46,7 +59,12 @@ export function Hatches() {
           <path d="M1 0V8" stroke="currentColor" strokeWidth=".8" />
         </pattern>
         <pattern id="h-shelf" width="90" height="9" patternUnits="userSpaceOnUse">
-          <path d="M0 2c15-1 30 1.2 45 0s30-1 45 0M0 4.6c15 .8 30-.8 45 0s30 .8 45 0M0 7.2c15-.8 30 .6 45 0s30-.6 45 0" fill="none" stroke="currentColor" strokeWidth=".8" />
+          <path
+            d="M0 2c15-1 30 1.2 45 0s30-1 45 0M0 4.6c15 .8 30-.8 45 0s30 .8 45 0M0 7.2c15-.8 30 .6 45 0s30-.6 45 0"
+            fill="none"
+            stroke="currentColor"
+            strokeWidth=".8"
+          />
         </pattern>
         <pattern id="h-wait" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
           <rect width="6" height="6" fill="var(--color-smalt-wash)" />

@@ -16,13 +16,26 @@ const DRAWINGS: Readonly<Record<PieceKind, ReactNode>> = {
   furniture: <path d="M4 14h40v7H4zM8 21v22M40 21v22M14 21v13h20V21M20 27h8" />,
   panel: <path d="M7 9h34v30H7zM13 15h22v18H13zM18 28l6-8M25 30l6-9" />,
   instrument: <path d="M16 5h16l-2 12h-4v6h-4v-6h-4zM15 23h18v14l-9 7-9-7zM20 30h8" />,
-  cover: <path d="M5 12l6-3v30l-6-3zM43 12l-6-3v30l6-3zM11 12l5 3 5-3 5 3 5-3 6 3M11 36l5-3 5 3 5-3 5 3 6-3M16 15v18M21 12v24M26 15v18M31 12v24" />,
+  cover: (
+    <path d="M5 12l6-3v30l-6-3zM43 12l-6-3v30l6-3zM11 12l5 3 5-3 5 3 5-3 6 3M11 36l5-3 5 3 5-3 5 3 6-3M16 15v18M21 12v24M26 15v18M31 12v24" />
+  ),
   other: <path d="M24 5l17 9v20l-17 9-17-9V14zM7 14l17 9 17-9M24 23v20" />,
 };
 
 export function PieceIcon({ kind, size = 34 }: { kind: PieceKind; size?: number }) {
   return (
-    <svg width={size} height={size} viewBox="0 0 48 48" fill="none" stroke="currentColor" strokeWidth={(1.4 * 48) / size} strokeLinejoin="round" strokeLinecap="round" aria-hidden="true" className="flex-none">
+    <svg
+      width={size}
+      height={size}
+      viewBox="0 0 48 48"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth={(1.4 * 48) / size}
+      strokeLinejoin="round"
+      strokeLinecap="round"
+      aria-hidden="true"
+      className="flex-none"
+    >
       {DRAWINGS[kind]}
     </svg>
   );

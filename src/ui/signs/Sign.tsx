@@ -13,7 +13,9 @@ const SHAPES: Readonly<Record<SignName, ReactNode>> = {
   soon: <path d="M1 2h14L8 15z" fill="var(--color-orpiment)" stroke="var(--color-boneblack)" strokeWidth="1.3" strokeLinejoin="round" />,
   never: <path d="M8 .5L15.500 8 8 15.500 .5 8z" fill="currentColor" />,
   /* away: a broken line, for what can't be reached */
-  away: <path d="M1 8h4M11 8h4M6.500 3.500l-2 9M11.500 3.500l-2 9" fill="none" stroke="currentColor" strokeWidth="2.2" strokeLinecap="round" />,
+  away: (
+    <path d="M1 8h4M11 8h4M6.500 3.500l-2 9M11.500 3.500l-2 9" fill="none" stroke="currentColor" strokeWidth="2.2" strokeLinecap="round" />
+  ),
   "to-come": <circle cx="8" cy="8" r="6" fill="none" stroke="currentColor" strokeWidth="2" />,
   done: <path d="M2 8.500l4 4 8-9" fill="none" stroke="currentColor" strokeWidth="2.4" />,
 };
@@ -28,11 +30,23 @@ export function SignShape({ name, size = 13 }: { name: SignName; size?: number }
 }
 
 /** A state: shape and word, always both. */
-export function Sign({ name, children, size = 13, className = "" }: { name: SignName; children: ReactNode; size?: number; className?: string }) {
+export function Sign({
+  name,
+  children,
+  size = 13,
+  className = "",
+  wrap = false,
+}: {
+  name: SignName;
+  children: ReactNode;
+  size?: number;
+  className?: string;
+  wrap?: boolean;
+}) {
   return (
     <span className={`sign sign-${name} ${className}`}>
       <SignShape name={name} size={size} />
-      <span className="one-line">{children}</span>
+      <span className={wrap ? "whitespace-normal" : "one-line"}>{children}</span>
     </span>
   );
 }

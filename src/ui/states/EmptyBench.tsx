@@ -23,7 +23,12 @@ export function EmptyBench() {
     <div className="state-page">
       <h1 className="text-[34px] leading-[40px]">Nothing on the bench yet</h1>
       <p>Put in the first piece: what it is, what broke, in mm or inches. Three minutes. Its eight stations come from that.</p>
-      <svg viewBox="0 0 560 54" className="h-auto w-full max-w-[560px]" role="img" aria-label={`Stations: ${STATIONS.map(({ label }) => label).join(", ")}`}>
+      <svg
+        viewBox="0 0 560 54"
+        className="h-auto w-full max-w-[560px]"
+        role="img"
+        aria-label={`Stations: ${STATIONS.map(({ label }) => label).join(", ")}`}
+      >
         <path d="M0 14.500H560M0 21.500H560" className="hairline" strokeWidth="1.4" />
         {STATIONS.map(({ station, label }, i) => (
           <g key={station}>
@@ -48,7 +53,9 @@ export function EmptyBench() {
           {trouble}
         </p>
       )}
-      <p className="dim">No material of your own yet? Wanderjahr works from typical figures of each class, as ranges with their sources, and says so.</p>
+      <p className="dim">
+        No material of your own yet? Wanderjahr works from typical figures of each class, as ranges with their sources, and says so.
+      </p>
     </div>
   );
 }

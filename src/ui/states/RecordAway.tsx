@@ -22,7 +22,8 @@ export function RecordAway() {
         The record can’t be reached
       </Sign>
       <p>
-        The database does not answer. <b>What you typed is kept on this device</b> and comes back in its fields. Cures go on by themselves; their times stand here again once the record is back.
+        The database does not answer. <b>What you typed is kept on this device</b> and comes back in its fields. Cures go on by themselves;
+        their times stand here again once the record is back.
       </p>
       <p className="figure-row">
         <span>tries again in</span>

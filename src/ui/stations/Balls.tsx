@@ -12,7 +12,12 @@ export function Balls({ parts }: { parts: ReadonlyArray<{ readonly name: string;
   let x = 4;
   return (
     <figure className="mt-2 flex flex-wrap items-center gap-x-3">
-      <svg width={wide * scale + 8} height={size + 10} role="img" aria-label={parts.map(({ name, ball_mm }) => `${name}: ball of ${plain(ball_mm)} mm`).join(", ")}>
+      <svg
+        width={wide * scale + 8}
+        height={size + 10}
+        role="img"
+        aria-label={parts.map(({ name, ball_mm }) => `${name}: ball of ${plain(ball_mm)} mm`).join(", ")}
+      >
         {parts.map(({ name, ball_mm }, i) => {
           const r = (ball_mm * PX_PER_MM * scale) / 2;
           const cx = x + r;
@@ -20,7 +25,14 @@ export function Balls({ parts }: { parts: ReadonlyArray<{ readonly name: string;
           return (
             <g key={name}>
               <circle cx={cx} cy={size / 2 + 5} r={r} fill="var(--color-panel)" />
-              <circle cx={cx} cy={size / 2 + 5} r={r} fill={`url(#h-${HATCHES[i % HATCHES.length]})`} stroke="currentColor" strokeWidth="1.6" />
+              <circle
+                cx={cx}
+                cy={size / 2 + 5}
+                r={r}
+                fill={`url(#h-${HATCHES[i % HATCHES.length]})`}
+                stroke="currentColor"
+                strokeWidth="1.6"
+              />
             </g>
           );
         })}

@@ -29,7 +29,12 @@ export function ClockPanel({ cure, done, temp_C }: { cure: RunningCure; done: re
       {target !== undefined && (
         <p className="big-figure" role="timer" aria-label={`${word}: ${formatMinutes((target - now) / 60_000)} left`}>
           {target - now < 100 * 60_000 ? formatClock((target - now) / 1000) : formatMinutes((target - now) / 60_000)}
-          <small>left, {where.state === "off" ? "from" : "until"} {wall.when(target, now)}</small>
+          <small>left</small>
+        </p>
+      )}
+      {target !== undefined && (
+        <p className="text-[16px] font-semibold leading-[20px]">
+          {where.state === "off" ? `${sentence(where.next.row.verb)} from` : "until"} {wall.when(target, now)}
         </p>
       )}
       <div className="gauge mt-1">
@@ -43,7 +48,15 @@ export function ClockPanel({ cure, done, temp_C }: { cure: RunningCure; done: re
           {cure.stages.map(({ stage, at, reason }) => (
             <tr key={stage}>
               <td>{STAGE_LABELS[stage]}</td>
-              <td className="num">{at === undefined ? <Sign name="never">never: {reason}</Sign> : <b>{wall.when(at, now)}</b>}</td>
+              <td className="num">
+                {at === undefined ? (
+                  <Sign name="never" wrap>
+                    never: {reason}
+                  </Sign>
+                ) : (
+                  <b>{wall.when(at, now)}</b>
+                )}
+              </td>
               <td className="num">{at === undefined ? "" : at <= now ? "passed" : `in ${formatMinutes((at - now) / 60_000)}`}</td>
             </tr>
           ))}
@@ -53,6 +66,8 @@ export function ClockPanel({ cure, done, temp_C }: { cure: RunningCure; done: re
   );
 }
 
+const sentence = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+
 function wordsFor(where: ReturnType<typeof standing>, cure: RunningCure): { word: string; target?: number; from: number } {
   switch (where.state) {
     case "never":
@@ -61,6 +76,10 @@ function wordsFor(where: ReturnType<typeof standing>, cure: RunningCure): { word
       return { word: "Don’t touch", target: where.next.from, from: where.since };
     case "go":
     case "closing":
-      return { word: where.window.row.word, from: where.window.from, ...(where.window.until === undefined ? {} : { target: where.window.until }) };
+      return {
+        word: where.window.row.word,
+        from: where.window.from,
+        ...(where.window.until === undefined ? {} : { target: where.window.until }),
+      };
   }
 }

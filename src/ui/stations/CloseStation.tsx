@@ -10,7 +10,7 @@ import { TextField } from "../forms/TextField";
 import { useNow, useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
-import { type PhotographView, Photographs } from "./Photographs";
+import { Photographs, type PhotographView } from "./Photographs";
 import { ReviewTable } from "./ReviewTable";
 
 interface Props {
@@ -63,7 +63,10 @@ export function CloseStation(props: Props) {
 
 function Times({ hands_min, planned_min, elapsed_min }: Props) {
   const over = hands_min - planned_min;
-  const against = planned_min > 0 ? `${formatMinutes(Math.abs(over))} ${over > 0 ? "over" : "under"} the plan of ${formatMinutes(planned_min)}` : "nothing was planned";
+  const against =
+    planned_min > 0
+      ? `${formatMinutes(Math.abs(over))} ${over > 0 ? "over" : "under"} the plan of ${formatMinutes(planned_min)}`
+      : "nothing was planned";
   return (
     <div className="rule mt-4 flex flex-wrap gap-x-10 gap-y-2 pt-3">
       <div>
@@ -81,7 +84,8 @@ function Times({ hands_min, planned_min, elapsed_min }: Props) {
 function Owner({ owner, full_at }: Props) {
   const now = useNow();
   const wall = useWall();
-  const when = (line: OwnerLine) => (line.when === "today" ? "Today" : full_at === undefined ? "Full cure" : full_at <= now ? "Now" : wall.day(full_at));
+  const when = (line: OwnerLine) =>
+    line.when === "today" ? "Today" : full_at === undefined ? "Full cure" : full_at <= now ? "Now" : wall.day(full_at);
   return (
     <div className="mt-4">
       <h2 className="pb-1">What the owner may do, and from when</h2>
@@ -112,14 +116,26 @@ function SignForm({ treatment, open }: { treatment: string; open: readonly strin
   });
   return (
     <form className="rule mt-4 grid gap-3 pt-3" onSubmit={submit}>
-      <TextField label="Final notes" field={form.register("notes")} hint="deviations and why; what you would do differently; care" long error={told.notes} />
+      <TextField
+        label="Final notes"
+        field={form.register("notes")}
+        hint="deviations and why; what you would do differently; care"
+        long
+        error={told.notes}
+      />
       {open.length > 0 && (
-        <Sign name="soon" className="!whitespace-normal">
+        <Sign name="soon" wrap>
           Still open: {open.join(", ")}. You may close all the same; the record says so.
         </Sign>
       )}
       <div className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-3">
-        <TextField label="I have seen it whole, in raking light. Signed" field={form.register("signed_by")} error={error ?? told.signed_by} maxLength={200} autoComplete="off" />
+        <TextField
+          label="I have seen it whole, in raking light. Signed"
+          field={form.register("signed_by")}
+          error={error ?? told.signed_by}
+          maxLength={200}
+          autoComplete="off"
+        />
         <button type="submit" className="btn go big" disabled={log.busy}>
           Sign and close
         </button>

@@ -4,8 +4,8 @@ import type { ActName } from "@/core/cure/windows.data";
 import type { RunningCure } from "@/core/plan/clocks";
 import type { CoatPlan, StationPlan } from "@/core/plan/plan";
 import { type StepMark, stepKey } from "@/core/record/treatment";
-import { useNow, useWall } from "../frame/now";
 import type { Air } from "../frame/climate";
+import { useNow, useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
 import { Cautions } from "./Cautions";
@@ -45,14 +45,28 @@ export function ColourStation({ treatment, plan, coats, marks, cures, acts, done
   const waiting = readyAt !== undefined && readyAt > now;
   const open = plan.steps.filter(({ step }) => marks[stepKey("colour", step)] === undefined).length;
   const lay = (minutes_ago: number) =>
-    coat && void log.write({ kind: "coated", class: coat.class, layer: coat.coat, thickness_mm: classRow(coat.class).max_layer_mm, climate: { temp_C: air.temp_C, rh_pct: air.rh_pct }, hands_min: 8 }, { minutes_ago });
+    coat &&
+    void log.write(
+      {
+        kind: "coated",
+        class: coat.class,
+        layer: coat.coat,
+        thickness_mm: classRow(coat.class).max_layer_mm,
+        climate: { temp_C: air.temp_C, rh_pct: air.rh_pct },
+        hands_min: 8,
+      },
+      { minutes_ago },
+    );
   const missing = coat ? `coat ${coat.coat} is not on` : open > 0 ? `${open} ${open === 1 ? "step is" : "steps are"} open` : "";
   return (
     <div className="cols cols-steps">
       <section className="col-rule">
         <h2>Colour, then coats, then sheen</h2>
         <StepList station="colour" steps={plan.steps} marks={marks} />
-        <p className="dim pt-3">Several thin coats dry sooner than one thick one: drying goes with the square of the thickness. Screens are not calibrated; judge the colour on a dry sample beside the piece.</p>
+        <p className="dim pt-3">
+          Several thin coats dry sooner than one thick one: drying goes with the square of the thickness. Screens are not calibrated; judge
+          the colour on a dry sample beside the piece.
+        </p>
       </section>
       <aside className="dusty">
         <h2>Coats</h2>

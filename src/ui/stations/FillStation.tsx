@@ -1,18 +1,20 @@
 "use client";
 import { useState } from "react";
-import { classRow, finishRow, type Finish, middle, type Substrate, substrateRow } from "@/core/catalogue";
+import { classRow, type Finish, finishRow, middle, type Substrate, substrateRow } from "@/core/catalogue";
 import type { ActName } from "@/core/cure/windows.data";
 import type { RunningCure } from "@/core/plan/clocks";
+import { type LayerRow, layerRows } from "@/core/plan/layerRows";
 import type { FillPlan, StationPlan } from "@/core/plan/plan";
 import { profileOf } from "@/core/plan/profile";
-import { stepKey, type StepMark, trimStep } from "@/core/record/treatment";
+import { type StepMark, stepKey, trimStep } from "@/core/record/treatment";
 import type { Damage } from "@/core/survey/measures.data";
 import type { Air } from "../frame/climate";
+import { useNow } from "../frame/now";
 import { Section } from "../section/Section";
 import { Cautions } from "./Cautions";
 import { ClockPanel } from "./ClockPanel";
 import { LayerActs } from "./LayerActs";
-import { LayerTable, type LayerRow, layerRows } from "./LayerTable";
+import { LayerTable } from "./LayerTable";
 import { LeaveStation } from "./LeaveStation";
 import { MixPanel } from "./MixPanel";
 
@@ -24,7 +26,7 @@ export interface FillProps {
   readonly substrate: Substrate;
   readonly finish: Finish;
   readonly cures: readonly RunningCure[];
-  readonly mixedParts: ReadonlyArray<{ readonly layer: number; readonly grams: number }>;
+  readonly grams: Readonly<Record<number, number>>;
   readonly acts: readonly ActName[];
   readonly placed: Readonly<Record<number, number>>;
   readonly measured: Readonly<Record<number, number>>;
@@ -47,14 +49,31 @@ export function FillStation(props: FillProps) {
   return <Fill {...props} fill={fill} />;
 }
 
-function Fill({ treatment, fill, damage, substrate, finish, cures, mixedParts, acts, placed, measured, marks, done, next, air }: FillProps & { fill: FillPlan }) {
+function Fill({
+  treatment,
+  fill,
+  damage,
+  substrate,
+  finish,
+  cures,
+  grams,
+  acts,
+  placed,
+  measured,
+  marks,
+  done,
+  next,
+  air,
+}: FillProps & { fill: FillPlan }) {
   const [lit, setLit] = useState<number>();
   const row = classRow(fill.class);
-  const rows = layerRows(fill, cures, placed, measured, mixedParts);
+  const rows = layerRows(fill, { cures, placed, measured, grams });
   const running = cures.at(-1);
   const laid = running?.layer ?? 0;
   const nextLayer = rows.find(({ mixed }) => mixed === undefined);
+  const now = useNow();
   const hard = running?.stages.find(({ stage }) => stage === "hard")?.at;
+  const waiting = running !== undefined && (hard === undefined || hard > now);
   return (
     <div className="cols cols-fill dusty">
       <section className="col-rule">
@@ -64,8 +83,22 @@ function Fill({ treatment, fill, damage, substrate, finish, cures, mixedParts, a
             <LayerActs cure={running} layer={rows[laid - 1]} trimmed={marks[stepKey("fill", trimStep(laid))]} />
           </>
         )}
-        {nextLayer && !done && <MixPanel fill={fill} row={row} layer={nextLayer} running={running} hardAt={hard} air={air} />}
-        <LeaveStation treatment={treatment} station="fill" next={next} done={done} needed missing={nextLayer ? `layer ${nextLayer.layer} is not laid` : rows.some(({ layer }) => placed[layer] === undefined) ? "the last layer is not placed" : ""} main={!nextLayer} />
+        {nextLayer && !done && <MixPanel fill={fill} layer={nextLayer} running={running} hardAt={hard} air={air} />}
+        <LeaveStation
+          treatment={treatment}
+          station="fill"
+          next={next}
+          done={done}
+          needed
+          missing={
+            nextLayer
+              ? `layer ${nextLayer.layer} is not laid`
+              : rows.some(({ layer }) => placed[layer] === undefined)
+                ? "the last layer is not placed"
+                : ""
+          }
+          main={!nextLayer}
+        />
         <div className="mt-3">
           <Cautions of={row.hazards} short={laid > 0} />
         </div>
@@ -77,15 +110,15 @@ function Fill({ treatment, fill, damage, substrate, finish, cures, mixedParts, a
           substrate={`${substrateRow(substrate).label}, ${finishRow(finish).label.toLowerCase()}`}
           fill={{ surfaces: fill.layers.map(({ surface_mm }) => surface_mm), proud_mm: fill.proud_mm }}
           fillHatch={row.hatch}
-          tags={rows.map((layer) => tagOf(layer, nextLayer?.layer))}
+          tags={rows.map((layer) => tagOf(layer, nextLayer?.layer, waiting))}
           title="Section A–A"
           width={900}
           height={350}
           lit={lit}
-          onLight={setLit}
         />
         <p className="sub pb-2">
-          Dashed: as it stands proud when cured. Chain line: original surface. {row.name} shrinks {row.shrinkage_pct.join(" to ")} % through its thickness; {middle(row.shrinkage_pct).toFixed(2)} % is reckoned with.
+          Dashed: as it stands proud when cured. Chain line: original surface. {row.name} shrinks {row.shrinkage_pct.join(" to ")} % through
+          its thickness; {middle(row.shrinkage_pct).toFixed(2)} % is reckoned with.
         </p>
         <LayerTable rows={rows} name={row.name} lit={lit} setLit={setLit} />
       </section>
@@ -93,7 +126,12 @@ function Fill({ treatment, fill, damage, substrate, finish, cures, mixedParts, a
   );
 }
 
-function tagOf({ layer, applied_mm, cured_mm, mixed, next }: LayerRow, upcoming: number | undefined) {
+function tagOf({ layer, applied_mm, cured_mm, mixed, hard_at }: LayerRow, upcoming: number | undefined, waiting: boolean) {
   const shrinks = `shrinks back ${(applied_mm - cured_mm).toFixed(2)} mm`;
-  return { name: `Layer ${layer}`, words: mixed === undefined ? (layer === upcoming ? `now, ${shrinks}` : shrinks) : next, now: layer === upcoming };
+  const now = layer === upcoming && !waiting;
+  return {
+    name: `Layer ${layer}`,
+    words: mixed === undefined ? (now ? `now, ${shrinks}` : shrinks) : hard_at === undefined ? "does not set here" : "setting or set",
+    now,
+  };
 }

@@ -14,11 +14,22 @@ export function GritLadder({ steps }: { steps: readonly WalkStep[] }) {
   const placed = place(steps);
   const height = (placed.at(-1)?.y ?? TOP) + 34;
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${height}`} className="mt-2 block h-auto w-full max-w-[420px]" role="img" aria-label={`Grit ladder: ${steps.map(({ grade, state }) => `${gradeLabel(grade)} ${STATE_WORDS[state]}`).join(", ")}`}>
-      <path d={`M${RAIL.left} 4V${height - 6}M${RAIL.left + 7} 4V${height - 6}M${RAIL.right - 7} 4V${height - 6}M${RAIL.right} 4V${height - 6}`} className="hairline" strokeWidth="1.4" />
+    <svg
+      viewBox={`0 0 ${WIDTH} ${height}`}
+      className="mt-2 block h-auto w-full max-w-[420px]"
+      role="img"
+      aria-label={`Grit ladder: ${steps.map(({ grade, state }) => `${gradeLabel(grade)} ${STATE_WORDS[state]}`).join(", ")}`}
+    >
+      <path
+        d={`M${RAIL.left} 4V${height - 6}M${RAIL.left + 7} 4V${height - 6}M${RAIL.right - 7} 4V${height - 6}M${RAIL.right} 4V${height - 6}`}
+        className="hairline"
+        strokeWidth="1.4"
+      />
       {placed.map(({ step, y, unused, key }, i) => (
         <g key={key}>
-          {step.state === "now" && <rect x="1" y={y - 17} width={WIDTH - 2} height="34" fill="var(--color-panel)" stroke="currentColor" strokeWidth="2" />}
+          {step.state === "now" && (
+            <rect x="1" y={y - 17} width={WIDTH - 2} height="34" fill="var(--color-panel)" stroke="currentColor" strokeWidth="2" />
+          )}
           <Rung y={y} state={step.state} />
           <text x="10" y={y + 7} style={{ fontSize: 20, fontWeight: step.state === "now" ? 800 : 700 }} fill="currentColor">
             {gradeLabel(step.grade)}
@@ -39,7 +50,7 @@ export function GritLadder({ steps }: { steps: readonly WalkStep[] }) {
               went back
             </text>
           )}
-          <g transform={`translate(230 ${y - 7})`}>
+          <g transform={`translate(230 ${y - 7})`} color={step.state === "now" ? "var(--color-verdigris)" : undefined}>
             <SignShape name={step.state === "now" ? "go" : step.state} size={14} />
           </g>
           {unused.map(({ label, y: between }) => (
@@ -79,7 +90,13 @@ function place(steps: readonly WalkStep[]): Placed[] {
     const from = y;
     if (before) y += ratio > 1 ? Math.max(LEAST, Math.log(ratio) * 118) : LEAST + 10;
     const skipped = before && ratio > 1 ? P_SERIES.filter(({ micron }) => micron < before.micron && micron > step.micron) : [];
-    const unused = skipped.length <= 2 && y - from >= 46 ? skipped.map((rung) => ({ label: gradeLabel(rung), y: from + ((y - from) * Math.log((before?.micron ?? 1) / rung.micron)) / Math.log(ratio) })) : [];
+    const unused =
+      skipped.length <= 2 && y - from >= 46
+        ? skipped.map((rung) => ({
+            label: gradeLabel(rung),
+            y: from + ((y - from) * Math.log((before?.micron ?? 1) / rung.micron)) / Math.log(ratio),
+          }))
+        : [];
     return { key: `${i}-${gradeLabel(step.grade)}`, step, y, unused: unused.filter(({ y: at }) => at - from > 22 && y - at > 22) };
   });
 }

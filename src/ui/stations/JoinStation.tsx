@@ -2,6 +2,7 @@
 import { type ClassName, classRow } from "@/core/catalogue";
 import type { ActName } from "@/core/cure/windows.data";
 import { CLAMP_STEP } from "@/core/join/steps.data";
+import { adhesiveNeed, FILM_MM } from "@/core/plan/batch";
 import type { RunningCure } from "@/core/plan/clocks";
 import type { StationPlan } from "@/core/plan/plan";
 import { type StepMark, stepKey } from "@/core/record/treatment";
@@ -21,17 +22,14 @@ interface Props {
   readonly done: boolean;
   readonly next: Parameters<typeof LeaveStation>[0]["next"];
   readonly adhesive: ClassName | undefined;
-  readonly joint_cm2: number;
+  readonly joint_mm2: number;
   readonly cure?: RunningCure;
   readonly acts: readonly ActName[];
   readonly air: Air;
 }
 
-/** A film of adhesive this thick is what a seated joint holds. */
-const FILM_MM = 0.1;
-
 /** Join: bond and clamp; the clock says when the clamps come off. */
-export function JoinStation({ treatment, plan, marks, done, next, adhesive, joint_cm2, cure, acts, air }: Props) {
+export function JoinStation({ treatment, plan, marks, done, next, adhesive, joint_mm2, cure, acts, air }: Props) {
   const log = useLog();
   if (!plan.needed)
     return (
@@ -41,7 +39,9 @@ export function JoinStation({ treatment, plan, marks, done, next, adhesive, join
       </div>
     );
   // clamping is recorded by starting its clock
-  const clamped = cure ? { ...marks, [stepKey("join", CLAMP_STEP)]: { entry: cure.entry, status: "done" as const, at: new Date(cure.start).toISOString() } } : marks;
+  const clamped = cure
+    ? { ...marks, [stepKey("join", CLAMP_STEP)]: { entry: cure.entry, status: "done" as const, at: new Date(cure.start).toISOString() } }
+    : marks;
   const open = plan.steps.filter(({ step }) => clamped[stepKey("join", step)] === undefined).length;
   return (
     <div className="cols cols-steps">
@@ -51,9 +51,10 @@ export function JoinStation({ treatment, plan, marks, done, next, adhesive, join
       </section>
       <aside className="dusty">
         <h2>{adhesive ? classRow(adhesive).name : "Brace"}</h2>
-        {adhesive && joint_cm2 > 0 && (
+        {adhesive && joint_mm2 > 0 && (
           <p className="dim">
-            {figure(joint_cm2, 1)} cm² of faces, both sides; at {FILM_MM} mm of film about <b className="text-ink">{figure((joint_cm2 / 2) * (FILM_MM / 10), 2)} cm³</b> of adhesive, plus what squeezes out.
+            {figure(joint_mm2 / 100, 1)} cm² of faces, both sides; at {FILM_MM} mm of film about{" "}
+            <b className="text-ink">{figure(adhesiveNeed(joint_mm2), 2)} cm³</b> of adhesive, plus what squeezes out.
           </p>
         )}
         {adhesive && <Cautions of={[...classRow(adhesive).hazards, "clamp-force"]} />}
@@ -65,12 +66,30 @@ export function JoinStation({ treatment, plan, marks, done, next, adhesive, join
               main={!cure}
               disabled={log.busy || done}
               onStart={(minutes_ago) =>
-                void log.write({ kind: "clamped", class: adhesive, layer: (cure?.layer ?? 0) + 1, thickness_mm: FILM_MM, climate: { temp_C: air.temp_C, rh_pct: air.rh_pct }, hands_min: 10 }, { minutes_ago })
+                void log.write(
+                  {
+                    kind: "clamped",
+                    class: adhesive,
+                    layer: (cure?.layer ?? 0) + 1,
+                    thickness_mm: FILM_MM,
+                    climate: { temp_C: air.temp_C, rh_pct: air.rh_pct },
+                    hands_min: 10,
+                  },
+                  { minutes_ago },
+                )
               }
             />
           </div>
         )}
-        <LeaveStation treatment={treatment} station="join" next={next} done={done} needed missing={open === 0 ? "" : open === 1 ? "1 step is open" : `${open} steps are open`} main={open === 0} />
+        <LeaveStation
+          treatment={treatment}
+          station="join"
+          next={next}
+          done={done}
+          needed
+          missing={open === 0 ? "" : open === 1 ? "1 step is open" : `${open} steps are open`}
+          main={open === 0}
+        />
       </aside>
     </div>
   );

@@ -1,14 +1,14 @@
 "use client";
 import { useState } from "react";
 import type { RunningCure } from "@/core/plan/clocks";
+import type { LayerRow } from "@/core/plan/layerRows";
 import { type StepMark, trimStep } from "@/core/record/treatment";
 import { plain } from "@/core/units";
-import { useNow, useWall } from "../frame/now";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
+import { useNow, useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
-import type { LayerRow } from "./LayerTable";
 
 /** What is recorded of a layer while its clock runs: placed, trimmed, measured. */
 export function LayerActs({ cure, layer, trimmed }: { cure: RunningCure; layer: LayerRow | undefined; trimmed: StepMark | undefined }) {
@@ -21,16 +21,40 @@ export function LayerActs({ cure, layer, trimmed }: { cure: RunningCure; layer: 
   const trimOpen = firm !== undefined && stiff !== undefined && now >= firm && now < stiff;
   return (
     <div className="mt-2 grid gap-2">
-      {layer.placed_mm === undefined && <Figure label={`Layer ${layer.layer} placed`} planned={plain(layer.applied_mm, 2)} act="Placed" busy={log.busy} write={(value) => log.write({ kind: "placed", layer: layer.layer, applied_mm: value })} max={1000} />}
+      {layer.placed_mm === undefined && (
+        <Figure
+          label={`Layer ${layer.layer} placed`}
+          planned={plain(layer.applied_mm, 2)}
+          act="Placed"
+          busy={log.busy}
+          write={(value) => log.write({ kind: "placed", layer: layer.layer, applied_mm: value })}
+          max={1000}
+        />
+      )}
       {layer.placed_mm !== undefined && firm !== undefined && !trimmed && now < (stiff ?? 0) && (
-        <button type="button" className={`btn ${trimOpen ? "go" : ""}`} disabled={!trimOpen || log.busy} onClick={() => void log.write({ kind: "step-done", station: "fill", step: trimStep(layer.layer), hands_min: 10 })}>
+        <button
+          type="button"
+          className={`btn ${trimOpen ? "go" : ""}`}
+          disabled={!trimOpen || log.busy}
+          onClick={() => void log.write({ kind: "step-done", station: "fill", step: trimStep(layer.layer), hands_min: 10 })}
+        >
           {trimOpen ? `Trimmed layer ${layer.layer}` : `Not yet: trim ${wall.when(firm, now)} to ${wall.time(stiff ?? firm)}`}
         </button>
       )}
-      {layer.placed_mm !== undefined && !trimmed && stiff !== undefined && now >= stiff && <p className="sub">The firm window has passed untrimmed: file it when hard.</p>}
+      {layer.placed_mm !== undefined && !trimmed && stiff !== undefined && now >= stiff && (
+        <p className="sub">The firm window has passed untrimmed: file it when hard.</p>
+      )}
       {trimmed && <Sign name="done">Trimmed {wall.when(Date.parse(trimmed.at), now)}</Sign>}
       {layer.placed_mm !== undefined && layer.measured_mm === undefined && hard !== undefined && now >= hard && (
-        <Figure label="Surface measured, below = minus" planned={plain(layer.surface_mm, 2)} act="Note it" busy={log.busy} write={(value) => log.write({ kind: "measured", layer: layer.layer, surface_mm: value })} min={-1000} max={1000} />
+        <Figure
+          label="Surface measured, below = minus"
+          planned={plain(layer.surface_mm, 2)}
+          act="Note it"
+          busy={log.busy}
+          write={(value) => log.write({ kind: "measured", layer: layer.layer, surface_mm: value })}
+          min={-1000}
+          max={1000}
+        />
       )}
     </div>
   );
@@ -49,7 +73,11 @@ interface FigureProps {
 function Figure({ label, planned, act, busy, min = 0, max, write }: FigureProps) {
   const [text, setText] = useState(planned);
   const parsed = parseNumber(text);
-  const error = !parsed.ok ? parsed.message : parsed.value < min || parsed.value > max ? `Enter ${plain(min)} to ${plain(max)} mm.` : undefined;
+  const error = !parsed.ok
+    ? parsed.message
+    : parsed.value < min || parsed.value > max
+      ? `Enter ${plain(min)} to ${plain(max)} mm.`
+      : undefined;
   return (
     <form
       className="grid grid-cols-[minmax(0,1fr)_auto] gap-2"

@@ -41,7 +41,12 @@ export function LeaveStation({ treatment, station, next, done, missing, needed, 
     );
   return (
     <div className="mt-4 grid gap-2">
-      <button type="button" className={`btn big ${main && missing === "" ? "go" : ""}`} disabled={missing !== "" || log.busy} onClick={() => void leave()}>
+      <button
+        type="button"
+        className={`btn big ${main && missing === "" ? "go" : ""}`}
+        disabled={missing !== "" || log.busy}
+        onClick={() => void leave()}
+      >
         {missing === "" ? `Leave ${stationLabel(station)}, go to ${stationLabel(next)}` : `Not yet: ${missing}`}
       </button>
       {skipping ? (

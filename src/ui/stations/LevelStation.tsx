@@ -43,20 +43,36 @@ export function LevelStation({ treatment, ladder: planned, entries, family, done
         </h2>
         <GritLadder steps={walked.steps} />
         {warnings.map(({ code, message }) => (
-          <Sign key={code} name="soon">
+          <Sign key={code} name="soon" wrap>
             {message}
           </Sign>
         ))}
       </section>
       <section>
         {walked.now && !done ? (
-          <CurrentGrit grade={walked.now.grade} micron={walked.now.micron} before={walked.steps[walked.steps.indexOf(walked.now) - 1]?.micron} walkedSome={entries.length > 0} planned={planned} />
+          <CurrentGrit
+            grade={walked.now.grade}
+            micron={walked.now.micron}
+            before={walked.steps[walked.steps.indexOf(walked.now) - 1]?.micron}
+            walkedSome={entries.length > 0}
+            planned={planned}
+          />
         ) : (
           <Sign name="done" size={18} className="text-[18px] leading-[26px]">
             Every grit is walked
           </Sign>
         )}
-        <LeaveStation treatment={treatment} station="level" next={next} done={done} needed missing={left === 0 ? "" : left === 1 ? "1 grit is open" : `${left} grits are open`} main={left === 0} />
+        <div className="max-w-[560px]">
+          <LeaveStation
+            treatment={treatment}
+            station="level"
+            next={next}
+            done={done}
+            needed
+            missing={left === 0 ? "" : left === 1 ? "1 grit is open" : `${left} grits are open`}
+            main={left === 0}
+          />
+        </div>
         <div className="rule mt-4 grid gap-5 pt-3 md:grid-cols-3">
           <div>
             <h3>Wet or dry</h3>
@@ -107,17 +123,31 @@ function CurrentGrit({ grade, micron, before, walkedSome, planned }: CurrentProp
         <small>{figure(micron, 1)} µm grain</small>
       </p>
       <p className="max-w-[560px] text-[16px] leading-[22px]">
-        {before === undefined ? "Until the proud edge is gone and the surface runs through." : `Until the lines of the grade before (${figure(before, 1)} µm, ${figure(before / micron, 2)} times coarser) are gone, in raking light, across its direction.`} Stop before the edge rubs through.
+        {before === undefined
+          ? "Until the proud edge is gone and the surface runs through."
+          : `Until the lines of the grade before (${figure(before, 1)} µm, ${figure(before / micron, 2)} times coarser) are gone, in raking light, across its direction.`}{" "}
+        Stop before the edge rubs through.
       </p>
       <div className="btn-row mt-3">
         <label className="fld w-[190px]">
           <span className="pl-2 text-[14px]">took</span>
           <span className="fld-in">
-            <input value={minutes} inputMode="decimal" onChange={(event) => setMinutes(event.target.value)} style={{ width: 70 }} aria-label={`Minutes with ${gradeLabel(grade)}`} />
+            <input
+              value={minutes}
+              inputMode="decimal"
+              onChange={(event) => setMinutes(event.target.value)}
+              style={{ width: 70 }}
+              aria-label={`Minutes with ${gradeLabel(grade)}`}
+            />
             <span className="unit">min</span>
           </span>
         </label>
-        <button type="button" className="btn go big" disabled={log.busy || !valid} onClick={() => void log.write({ kind: "grit-done", grade, hands_min: took })}>
+        <button
+          type="button"
+          className="btn go big"
+          disabled={log.busy || !valid}
+          onClick={() => void log.write({ kind: "grit-done", grade, hands_min: took })}
+        >
           {gradeLabel(grade)} is done
         </button>
       </div>
@@ -161,7 +191,13 @@ function GoBack({ now, planned }: { now: number; planned: NonNullable<Props["lad
       </label>
       <label className="txt-label">
         Why
-        <input className="txt" value={reason} maxLength={2000} placeholder="a deep line was left" onChange={(event) => setReason(event.target.value)} />
+        <input
+          className="txt"
+          value={reason}
+          maxLength={2000}
+          placeholder="a deep line was left"
+          onChange={(event) => setReason(event.target.value)}
+        />
       </label>
       <p className="dim col-span-2">P{grade} and every finer grit stand on the ladder again.</p>
       <div className="btn-row col-span-2">
@@ -210,7 +246,11 @@ function LadderEnds({ planned }: { planned: NonNullable<Props["ladder"]> }) {
         </label>
       ))}
       {wrong && <p className="wrong-note col-span-2">The end is coarser than the start: choose a finer end.</p>}
-      <button type="submit" className="btn justify-self-start" disabled={log.busy || wrong || (from === planned.from.grade && to === planned.to.grade)}>
+      <button
+        type="submit"
+        className="btn justify-self-start"
+        disabled={log.busy || wrong || (from === planned.from.grade && to === planned.to.grade)}
+      >
         Use these ends
       </button>
     </form>

@@ -35,30 +35,55 @@ export function MatchStation({ treatment, input, choice, stale }: Props) {
   const [shownRole, setShownRole] = useState<Role | undefined>(key);
   const role = shownRole && found.roles.includes(shownRole) ? shownRole : key;
   if (key === undefined || role === undefined)
-    return <p className="py-6 text-[17px] leading-[24px]">A damage of this measure needs no material. Correct the survey, or skip to Close.</p>;
+    return (
+      <p className="py-6 text-[17px] leading-[24px]">A damage of this measure needs no material. Correct the survey, or skip to Close.</p>
+    );
   const chain = chainFor(found, picks);
   const judged = ranked(found, role);
   return (
     <>
       <div className="btn-row justify-between pb-2">
         {found.roles.length > 1 ? (
-          <Segmented label="Link of the chain" value={role} options={found.roles.map((each) => [each, ROLE_LABELS[each]] as const)} onChange={setShownRole} />
+          <Segmented
+            label="Link of the chain"
+            value={role}
+            options={found.roles.map((each) => [each, ROLE_LABELS[each]] as const)}
+            onChange={setShownRole}
+          />
         ) : (
           <span />
         )}
         <div className="btn-row">
           <span className="dim">{otherWould(other, found, stance)}</span>
-          <Segmented label="Stance" value={stance} options={STANCES.map((each) => [each, STANCE_LABELS[each]] as const)} onChange={setStance} />
+          <Segmented
+            label="Stance"
+            value={stance}
+            options={STANCES.map((each) => [each, STANCE_LABELS[each]] as const)}
+            onChange={setStance}
+          />
         </div>
       </div>
       {stale && (
-        <Sign name="soon" className="pb-2">
+        <Sign name="soon" className="pb-2" wrap>
           The survey was changed after you chose: look again, then choose once more.
         </Sign>
       )}
-      <Matrix role={role} stance={stance} input={input} judged={judged} chosen={chain.find((link) => link.role === role)?.row.class} choose={(name) => setPicks({ ...picks, [role]: name })} />
+      <Matrix
+        role={role}
+        stance={stance}
+        input={input}
+        judged={judged}
+        chosen={chain.find((link) => link.role === role)?.row.class}
+        choose={(name) => setPicks({ ...picks, [role]: name })}
+      />
+      <Choice
+        treatment={treatment}
+        input={{ ...input, stance }}
+        chain={chain}
+        complete={chain.length === found.roles.length}
+        corrects={choice?.entry}
+      />
       <Refused role={role} found={found} />
-      <Choice treatment={treatment} input={{ ...input, stance }} chain={chain} complete={chain.length === found.roles.length} corrects={choice?.entry} />
     </>
   );
 }
@@ -78,9 +103,11 @@ function ranked({ byRole, chains }: Matching, role: Role): Judgement[] {
 
 /** The best chain that keeps to what was picked; where a pick is refused now, the best without it. */
 function chainFor({ byRole, chains, roles }: Matching, picks: Picks): Judgement[] {
-  const able = (role: Role, name: ClassName | undefined) => byRole.get(role)?.find(({ row, verdict }) => row.class === name && verdict !== "refused");
+  const able = (role: Role, name: ClassName | undefined) =>
+    byRole.get(role)?.find(({ row, verdict }) => row.class === name && verdict !== "refused");
   const key = keyRole(roles);
-  const keyed = key && picks[key] ? chains.find(({ links }) => links.some((link) => link.role === key && link.row.class === picks[key])) : undefined;
+  const keyed =
+    key && picks[key] ? chains.find(({ links }) => links.some((link) => link.role === key && link.row.class === picks[key])) : undefined;
   const base = keyed ?? chains[0];
   return roles.flatMap((role) => able(role, picks[role]) ?? base?.links.find((link) => link.role === role) ?? []);
 }
@@ -130,7 +157,14 @@ function Matrix({ role, stance, input, judged, chosen, choose }: MatrixProps) {
       </thead>
       <tbody>
         {judged.map((judgement, i) => (
-          <CandidateRow key={judgement.row.class} judgement={judgement} place={i + 1} stance={stance} chosen={judgement.row.class === chosen} choose={() => choose(judgement.row.class)} />
+          <CandidateRow
+            key={judgement.row.class}
+            judgement={judgement}
+            place={i + 1}
+            stance={stance}
+            chosen={judgement.row.class === chosen}
+            choose={() => choose(judgement.row.class)}
+          />
         ))}
       </tbody>
     </table>
@@ -139,7 +173,19 @@ function Matrix({ role, stance, input, judged, chosen, choose }: MatrixProps) {
 
 const PLACES = ["1st", "2nd", "3rd"];
 
-function CandidateRow({ judgement, place, stance, chosen, choose }: { judgement: Judgement; place: number; stance: Stance; chosen: boolean; choose: () => void }) {
+function CandidateRow({
+  judgement,
+  place,
+  stance,
+  chosen,
+  choose,
+}: {
+  judgement: Judgement;
+  place: number;
+  stance: Stance;
+  chosen: boolean;
+  choose: () => void;
+}) {
   const [open, setOpen] = useState(false);
   const { row, marks, verdict, reasons, score } = judgement;
   const columns: ReadonlyArray<CriterionRow & { criterion: keyof typeof marks }> = CRITERIA;
@@ -179,18 +225,23 @@ function CandidateRow({ judgement, place, stance, chosen, choose }: { judgement:
       </tr>
       <tr className={`sum ${chosen ? "chosen-sum" : ""}`}>
         <td colSpan={columns.length + 2}>
-          <button type="button" className="link-btn cond text-left" aria-expanded={open} onClick={() => setOpen(!open)}>
-            <b>{verdict === "fits" ? "Fits." : "Fits if."}</b> {summary(judgement)} {open ? "Hide the reasons" : `All reasons (${reasons.length})`}
+          <button type="button" className="why" aria-expanded={open} onClick={() => setOpen(!open)}>
+            <b>{verdict === "fits" ? "Fits." : "Fits if"}</b> {summary(judgement)}{" "}
+            <u>{open ? "Hide the reasons" : `All reasons (${reasons.length})`}</u>
           </button>
           {open && (
             <ul className="pb-2 pl-1">
               {reasons.map(({ rule, text, source }) => (
                 <li key={rule} className="leading-[20px]">
-                  {text} <span className="sub">Rule {rule}; {source}.</span>
+                  {text}{" "}
+                  <span className="sub">
+                    Rule {rule}; {source}.
+                  </span>
                 </li>
               ))}
               <li className="leading-[20px]">
-                Score {score.toFixed(0)} of 100: the marks above, weighted for {STANCE_LABELS[stance].toLowerCase()}. <span className="sub">Figures of the class: {row.source}.</span>
+                Score {score.toFixed(0)} of 100: the marks above, weighted for {STANCE_LABELS[stance].toLowerCase()}.{" "}
+                <span className="sub">Figures of the class: {row.source}.</span>
               </li>
             </ul>
           )}
@@ -203,9 +254,11 @@ function CandidateRow({ judgement, place, stance, chosen, choose }: { judgement:
 /** One sentence: the condition that counts most, else what speaks for it. */
 function summary({ reasons, verdict, row, marks }: Judgement): string {
   const condition = reasons.find(({ effect }) => effect === "if");
-  if (verdict === "fits-if" && condition) return condition.text.replace(/^Fits if (.)/, (_, first: string) => first.toUpperCase());
+  if (verdict === "fits-if" && condition) return condition.text.replace(/^Fits if /, "");
   const weak = reasons.find(({ effect }) => effect === "against" || effect === "fair");
-  return weak ? weak.text : `${marks.bond.word} bond; ${row.reversible.grade === "easy" ? `comes out again with ${row.reversible.by}` : row.reversible.by}.`;
+  return weak
+    ? weak.text
+    : `${marks.bond.word} bond; ${row.reversible.grade === "easy" ? `comes out again with ${row.reversible.by}` : row.reversible.by}.`;
 }
 
 function Refused({ role, found }: { role: Role; found: Matching }) {
@@ -213,7 +266,8 @@ function Refused({ role, found }: { role: Role; found: Matching }) {
   const instead = insteadOf(role, found.byRole, found.chains);
   const use = instead === REFER ? "No material here does this: refer." : `Use ${classRow(instead).name.toLowerCase()}.`;
   return (
-    <section aria-label="Refused">
+    <section aria-label="Refused" className="mt-5">
+      <h2 className="border-b border-ink pb-1">Refused for the {ROLE_LABELS[role].toLowerCase()}, and what instead</h2>
       {refused.map(({ row, reasons }) => {
         const first = reasons[0];
         return (
@@ -224,7 +278,11 @@ function Refused({ role, found }: { role: Role; found: Matching }) {
             </span>
             <Sign name="never">Refused</Sign>
             <span>
-              {first?.text} <b>{use}{first?.or ? ` ${first.or}` : ""}</b>
+              {first?.text}{" "}
+              <b>
+                {use}
+                {first?.or ? ` ${first.or}` : ""}
+              </b>
             </span>
           </div>
         );
@@ -233,14 +291,31 @@ function Refused({ role, found }: { role: Role; found: Matching }) {
   );
 }
 
-function Choice({ treatment, input, chain, complete, corrects }: { treatment: string; input: MatchInput; chain: readonly Judgement[]; complete: boolean; corrects: string | undefined }) {
+function Choice({
+  treatment,
+  input,
+  chain,
+  complete,
+  corrects,
+}: {
+  treatment: string;
+  input: MatchInput;
+  chain: readonly Judgement[];
+  complete: boolean;
+  corrects: string | undefined;
+}) {
   const router = useRouter();
   const log = useLog();
   const facts = factsOf(input);
   const clashes = chain.map((link, i) => clashesWith(facts, chain.slice(0, i), link));
   const clash = clashes.flat().find(({ effect }) => effect === "refuse");
   const plan = async () => {
-    const body = { kind: "matched", stance: input.stance, chain: chain.map(({ role, row }) => ({ role, class: row.class })) } as const;
+    const body = {
+      kind: "matched",
+      hands_min: 10,
+      stance: input.stance,
+      chain: chain.map(({ role, row }) => ({ role, class: row.class })),
+    } as const;
     if (await log.write({ ...body, chain: [...body.chain] }, corrects ? { corrects } : {})) router.push(`/treatments/${treatment}/ready`);
   };
   return (

@@ -3,8 +3,8 @@ import { useRouter } from "next/navigation";
 import { type ChangeEvent, useId, useState } from "react";
 import { FieldError } from "../forms/FieldError";
 import { send } from "../forms/send";
-import { useRemove } from "../frame/Undo";
 import { useWall } from "../frame/now";
+import { useRemove } from "../frame/Undo";
 
 export interface PhotographView {
   readonly id: string;
@@ -48,13 +48,17 @@ export function PhotographFigure({ photograph, plain = false }: { photograph: Ph
   return (
     <figure>
       <div className="photo-slot">
-        {/* biome-ignore lint/performance/noImgElement: thumbnails are made on the server and never change */}
         <img src={`/api/photographs/${id}?thumbnail`} alt={words} loading="lazy" />
       </div>
       <figcaption className="sub flex items-start justify-between gap-2 pt-1">
         <span className="clamp-3">{words}</span>
         {!plain && (
-          <button type="button" className="link-btn no-print -my-2" onClick={() => void remove({ kind: "photographs", id, name: caption || "photograph" })} aria-label={`Delete photograph ${words}`}>
+          <button
+            type="button"
+            className="link-btn no-print -my-2"
+            onClick={() => void remove({ kind: "photographs", id, name: caption || "photograph" })}
+            aria-label={`Delete photograph ${words}`}
+          >
             Delete
           </button>
         )}
@@ -97,10 +101,24 @@ function AddPhotograph({ treatment, moment, first }: { treatment: string; moment
         <label htmlFor={`${input}-caption`} className="txt-label">
           View and light of the next photograph
         </label>
-        <input id={`${input}-caption`} className="txt" value={caption} maxLength={300} placeholder="rim, raking light" onChange={(event) => setCaption(event.target.value)} />
+        <input
+          id={`${input}-caption`}
+          className="txt"
+          value={caption}
+          maxLength={300}
+          placeholder="rim, raking light"
+          onChange={(event) => setCaption(event.target.value)}
+        />
       </div>
       <div className="file-btn">
-        <input id={input} type="file" accept="image/jpeg,image/png,image/webp" className="file-input" onChange={(event) => void add(event)} aria-describedby={error ? `${input}-wrong` : undefined} />
+        <input
+          id={input}
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          className="file-input"
+          onChange={(event) => void add(event)}
+          aria-describedby={error ? `${input}-wrong` : undefined}
+        />
         <label htmlFor={input} className="btn">
           {busy ? "Adding …" : first ? "Add a photograph" : "Add another"}
         </label>

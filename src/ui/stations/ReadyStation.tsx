@@ -3,7 +3,7 @@ import type { StationPlan } from "@/core/plan/plan";
 import { type StepMark, stepKey } from "@/core/record/treatment";
 import { formatMinutes } from "@/core/units";
 import { LeaveStation } from "./LeaveStation";
-import { type PhotographView, Photographs } from "./Photographs";
+import { Photographs, type PhotographView } from "./Photographs";
 import { StepList } from "./StepList";
 
 interface Props {
@@ -28,8 +28,17 @@ export function ReadyStation({ treatment, plan, marks, done, next, photographs }
       </section>
       <aside>
         <h2>Most failures start here</h2>
-        <p className="dim">Each step follows from the survey and the chain you chose. Skip what does not apply, and say why: the record keeps it.</p>
-        <LeaveStation treatment={treatment} station="ready" next={next} done={done} needed missing={open === 0 ? "" : open === 1 ? "1 step is open" : `${open} steps are open`} />
+        <p className="dim">
+          Each step follows from the survey and the chain you chose. Skip what does not apply, and say why: the record keeps it.
+        </p>
+        <LeaveStation
+          treatment={treatment}
+          station="ready"
+          next={next}
+          done={done}
+          needed
+          missing={open === 0 ? "" : open === 1 ? "1 step is open" : `${open} steps are open`}
+        />
         <Photographs treatment={treatment} photographs={photographs} moment="during" />
       </aside>
     </div>

@@ -20,7 +20,19 @@ export interface TreatmentHead {
 }
 
 /** Head, route and log around a station's own work. */
-export function StationFrame({ head, stops, here, right, children }: { head: TreatmentHead; stops: readonly RouteStop[]; here: Station; right?: ReactNode; children: ReactNode }) {
+export function StationFrame({
+  head,
+  stops,
+  here,
+  right,
+  children,
+}: {
+  head: TreatmentHead;
+  stops: readonly RouteStop[];
+  here: Station;
+  right?: ReactNode;
+  children: ReactNode;
+}) {
   const facts = [head.reference, substrateRow(head.substrate).label.toLowerCase(), head.size].filter(Boolean).join(" · ");
   return (
     <TreatmentLog id={head.id} version={head.version}>

@@ -22,7 +22,15 @@ export function StepList({ station, steps, marks, elsewhere = {} }: Props) {
   return (
     <ol aria-label="Steps">
       {steps.map((step, i) => (
-        <Step key={step.step} number={i + 1} station={station} step={step} mark={marks[stepKey(station, step.step)]} now={step.step === now} elsewhere={elsewhere[step.step]} />
+        <Step
+          key={step.step}
+          number={i + 1}
+          station={station}
+          step={step}
+          mark={marks[stepKey(station, step.step)]}
+          now={step.step === now}
+          elsewhere={elsewhere[step.step]}
+        />
       ))}
     </ol>
   );
@@ -51,7 +59,11 @@ function Step({ number, station, step, mark, now, elsewhere }: StepProps) {
         {mark && <Marked mark={mark} />}
         {step.wait_min > 0 && !mark && <p className="sub">then wait {formatMinutes(step.wait_min)}</p>}
       </div>
-      {elsewhere && !mark ? <span className="sub self-center">{elsewhere}</span> : <StepActions station={station} step={step} mark={mark} now={now} />}
+      {elsewhere && !mark ? (
+        <span className="sub self-center">{elsewhere}</span>
+      ) : (
+        <StepActions station={station} step={step} mark={mark} now={now} />
+      )}
     </li>
   );
 }
@@ -77,7 +89,12 @@ function StepActions({ station, step, mark, now }: Omit<StepProps, "number" | "e
   const [reason, setReason] = useState("");
   if (mark)
     return (
-      <button type="button" className="link-btn" onClick={() => void log.write({ kind: "withdrawn" }, { corrects: mark.entry })} disabled={log.busy}>
+      <button
+        type="button"
+        className="link-btn"
+        onClick={() => void log.write({ kind: "withdrawn" }, { corrects: mark.entry })}
+        disabled={log.busy}
+      >
         Take back
       </button>
     );
@@ -111,10 +128,22 @@ function StepActions({ station, step, mark, now }: Omit<StepProps, "number" | "e
       <div className="btn-row">
         <label className="fld w-[124px]">
           <span className="visually-hidden">Minutes for: {step.text}</span>
-          <input value={minutes} inputMode="decimal" onChange={(event) => setMinutes(event.target.value)} aria-invalid={!valid || undefined} style={{ width: 70 }} />
+          <input
+            value={minutes}
+            inputMode="decimal"
+            onChange={(event) => setMinutes(event.target.value)}
+            aria-invalid={!valid || undefined}
+            style={{ width: 70 }}
+          />
           <span className="unit">min</span>
         </label>
-        <button type="button" className={`btn ${now ? "go" : ""}`} disabled={log.busy || !valid} onClick={() => void log.write({ kind: "step-done", station, step: step.step, hands_min: took })} aria-label={`Done: ${step.text}`}>
+        <button
+          type="button"
+          className={`btn ${now ? "go" : ""}`}
+          disabled={log.busy || !valid}
+          onClick={() => void log.write({ kind: "step-done", station, step: step.step, hands_min: took })}
+          aria-label={`Done: ${step.text}`}
+        >
           Done
         </button>
       </div>

@@ -18,7 +18,7 @@ import { TextField } from "../forms/TextField";
 import { YesNo } from "../forms/YesNo";
 import { Section } from "../section/Section";
 import { useLog } from "../treatment/TreatmentLog";
-import { type PhotographView, Photographs } from "./Photographs";
+import { Photographs, type PhotographView } from "./Photographs";
 import { drawable, EMPTY_SURVEY, type FormErrors, readSurvey, type SurveyForm, surveyForm } from "./surveyForm";
 
 interface Props {
@@ -70,12 +70,19 @@ export function SurveyStation({ treatment, substrate, finish, survey, surveyEntr
       <DamageFields form={form} values={values} errors={told} />
       <div>
         <Use form={form} values={values} errors={told} />
-        <button type="submit" className="btn go big mt-3 w-full" disabled={log.busy}>
-          {log.busy ? "Saving …" : "Save, go to Match"}
-        </button>
         {draft.restored && <p className="fld-note mt-1">What you typed last time was kept and is back in the fields.</p>}
       </div>
     </form>
+  );
+}
+
+/** The main action of Survey; it stands in the head, always in sight. */
+export function SaveSurvey() {
+  const log = useLog();
+  return (
+    <button type="submit" form={FORM_ID} className="btn go" disabled={log.busy}>
+      {log.busy ? "Saving …" : "Save, go to Match"}
+    </button>
   );
 }
 
@@ -103,7 +110,13 @@ function DamageFields({ form, values, errors }: Part) {
       ) : (
         <div className="mt-3 grid gap-1">
           {MEASURES[values.kind].map((measure: Measure) => (
-            <MeasureField key={`${values.kind}-${measure.name}`} measure={measure} form={form} values={values} error={errors[measure.name]} />
+            <MeasureField
+              key={`${values.kind}-${measure.name}`}
+              measure={measure}
+              form={form}
+              values={values}
+              error={errors[measure.name]}
+            />
           ))}
         </div>
       )}
@@ -125,7 +138,8 @@ function MeasureField({ measure, form, values, error }: { measure: Measure; form
         <FieldError id={`${name}-wrong`}>{error}</FieldError>
       </div>
     );
-  if (measure.type === "count") return <NumberField name={name} label={asked} unit="" value={values.measures[name] ?? ""} onChange={set} error={error} note={hint} />;
+  if (measure.type === "count")
+    return <NumberField name={name} label={asked} unit="" value={values.measures[name] ?? ""} onChange={set} error={error} note={hint} />;
   return <LengthField name={name} label={asked} value={values.measures[name] ?? ""} onChange={set} error={error} hint={hint} />;
 }
 
@@ -137,12 +151,38 @@ function Use({ form, values, errors }: Part) {
         How it is used <span className="sub">{open === 0 ? "all answered" : `${open} open, taken as No`}</span>
       </h2>
       {QUESTIONS.map(({ ask, text, yes }) => (
-        <YesNo key={ask} text={text} value={values.service[ask]} onChange={(value) => form.setValue(`service.${ask}`, value)} {...(values.service[ask] ? { detail: yes } : {})} />
+        <YesNo
+          key={ask}
+          text={text}
+          value={values.service[ask]}
+          onChange={(value) => form.setValue(`service.${ask}`, value)}
+          {...(values.service[ask] ? { detail: yes } : {})}
+        />
       ))}
-      <YesNo text="The finish beside it must survive" value={values.finish_survives} onChange={(value) => form.setValue("finish_survives", value)} />
+      <YesNo
+        text="The finish beside it must survive"
+        value={values.finish_survives}
+        onChange={(value) => form.setValue("finish_survives", value)}
+      />
       <div className="mt-2 grid gap-1">
-        <NumberField name="heat_C" label="Warmest it gets" unit="°C" value={values.heat_C} onChange={(text) => form.setValue("heat_C", text)} error={errors.heat_C} note="rinsing, sun, a lamp; empty = room" />
-        <NumberField name="working_min" label="Assembly takes" unit="min" value={values.working_min} onChange={(text) => form.setValue("working_min", text)} error={errors.working_min} note="from the dry fit; empty = no limit" />
+        <NumberField
+          name="heat_C"
+          label="Warmest it gets"
+          unit="°C"
+          value={values.heat_C}
+          onChange={(text) => form.setValue("heat_C", text)}
+          error={errors.heat_C}
+          note="rinsing, sun, a lamp; empty = room"
+        />
+        <NumberField
+          name="working_min"
+          label="Assembly takes"
+          unit="min"
+          value={values.working_min}
+          onChange={(text) => form.setValue("working_min", text)}
+          error={errors.working_min}
+          note="from the dry fit; empty = no limit"
+        />
       </div>
     </section>
   );
@@ -165,7 +205,15 @@ function Drawing({ form, substrate, finish }: { form: SurveyForm; substrate: Sub
   const loss = lossOf(damage);
   return (
     <>
-      <Section profile={profileOf(damage)} hatch={row.hatch} substrate={under} title={DAMAGE_LABELS[damage.kind]} note="drawn from your numbers" width={580} height={250} />
+      <Section
+        profile={profileOf(damage)}
+        hatch={row.hatch}
+        substrate={under}
+        title={DAMAGE_LABELS[damage.kind]}
+        note="drawn from your numbers"
+        width={580}
+        height={250}
+      />
       <p className="text-[15px] leading-[20px]">
         <b>{loss.size}</b>
         {loss.volume_cm3 > 0 && (

@@ -16,7 +16,16 @@ export interface SurveyForm {
   readonly found: string;
 }
 
-export const EMPTY_SURVEY: SurveyForm = { kind: "", measures: {}, yesno: {}, service: {}, heat_C: "", working_min: "", finish_survives: undefined, found: "" };
+export const EMPTY_SURVEY: SurveyForm = {
+  kind: "",
+  measures: {},
+  yesno: {},
+  service: {},
+  heat_C: "",
+  working_min: "",
+  finish_survives: undefined,
+  found: "",
+};
 
 export type FormErrors = Readonly<Record<string, string>>;
 export type ReadSurvey = { readonly ok: true; readonly survey: Survey } | { readonly ok: false; readonly errors: FormErrors };
@@ -27,7 +36,9 @@ export function surveyForm({ damage, service, working_min, finish_survives, foun
   const values = Object.entries(damage).filter(([name]) => name !== "kind");
   return {
     kind: damage.kind,
-    measures: Object.fromEntries(values.filter(([, value]) => typeof value === "number").map(([name, value]) => [name, plain(value as number, 2)])),
+    measures: Object.fromEntries(
+      values.filter(([, value]) => typeof value === "number").map(([name, value]) => [name, plain(value as number, 2)]),
+    ),
     yesno: Object.fromEntries(values.filter(([, value]) => typeof value === "boolean")) as Record<string, boolean>,
     service: answers,
     heat_C: heat_C === undefined ? "" : plain(heat_C),
@@ -48,7 +59,8 @@ export function readSurvey(form: SurveyForm): ReadSurvey {
     return parsed.ok ? parsed.value : undefined;
   };
   const [heat_C, working_min] = [number("heat_C"), number("working_min")];
-  if (working_min !== undefined && !(working_min > 0 && working_min <= 600)) errors.working_min = "Enter 1 to 600 minutes, or leave it empty.";
+  if (working_min !== undefined && !(working_min > 0 && working_min <= 600))
+    errors.working_min = "Enter 1 to 600 minutes, or leave it empty.";
   if (heat_C !== undefined && !(heat_C >= -60 && heat_C <= 300)) errors.heat_C = "Enter −60 to 300 °C, or leave it empty.";
   if (!damage || Object.keys(errors).length > 0) return { ok: false, errors };
   const answers = Object.fromEntries(Object.entries(form.service).filter(([, value]) => value !== undefined)) as Service;
@@ -111,7 +123,12 @@ function missing({ name, optional }: Measure, errors: Record<string, string>): u
   return undefined;
 }
 
-function inRange({ name, label, min, max }: Measure, value: number, format: (n: number) => string, errors: Record<string, string>): number | undefined {
+function inRange(
+  { name, label, min, max }: Measure,
+  value: number,
+  format: (n: number) => string,
+  errors: Record<string, string>,
+): number | undefined {
   if (value >= min && value <= max) return value;
   errors[name] =
     value > max

@@ -49,7 +49,12 @@ export function TreatmentLog({ id, version, children }: { id: string; version: n
       sending.current = true;
       setBusy(true);
       localStorage.setItem(store, JSON.stringify(entry));
-      const sent = await send<{ version: number }>("POST", `/api/treatments/${id}/log`, { key: entry.key, version, body: entry.body, ...entry.options });
+      const sent = await send<{ version: number }>("POST", `/api/treatments/${id}/log`, {
+        key: entry.key,
+        version,
+        body: entry.body,
+        ...entry.options,
+      });
       sending.current = false;
       setBusy(false);
       if (sent.ok || !(isPassing(sent.problem) || sent.problem.status === 409)) localStorage.removeItem(store);

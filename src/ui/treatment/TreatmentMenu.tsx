@@ -23,7 +23,9 @@ export function TreatmentMenu({ id, pieceId, title }: { id: string; pieceId: str
           <DropdownMenu.Item asChild>
             <a href={`/api/treatments/${id}/dossier`}>Take the dossier with you</a>
           </DropdownMenu.Item>
-          <DropdownMenu.Item onSelect={() => void remove({ kind: "treatments", id, name: title, then: `/objects/${pieceId}` })}>Delete this treatment</DropdownMenu.Item>
+          <DropdownMenu.Item onSelect={() => void remove({ kind: "treatments", id, name: title, goTo: `/objects/${pieceId}` })}>
+            Delete this treatment
+          </DropdownMenu.Item>
         </DropdownMenu.Content>
       </DropdownMenu.Portal>
     </DropdownMenu.Root>

@@ -1,7 +1,7 @@
 import { classRow, gradeLabel, STANCE_LABELS, stationLabel } from "@/core/catalogue";
 import type { BodyOf, EventBody, EventKind } from "@/core/record/events.schema";
-import { DAMAGE_LABELS } from "@/core/survey/measures.data";
 import { lossOf } from "@/core/survey/loss";
+import { DAMAGE_LABELS } from "@/core/survey/measures.data";
 import { figure, plain } from "@/core/units";
 
 type Sayings = { readonly [K in EventKind]: (body: BodyOf<K>) => string };
@@ -14,7 +14,8 @@ const started = ({ class: name, parts }: BodyOf<"mixed" | "clamped" | "coated">)
 /** Each kind of entry in the words of the log; complete by type. */
 const SAY: Sayings = {
   surveyed: ({ survey }) => `Surveyed: ${DAMAGE_LABELS[survey.damage.kind].toLowerCase()}, ${lossOf(survey.damage).size}`,
-  matched: ({ stance, chain }) => `Chose ${chain.map((link) => classRow(link.class).name.toLowerCase()).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,
+  matched: ({ stance, chain }) =>
+    `Chose ${chain.map((link) => classRow(link.class).name.toLowerCase()).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,
   "step-done": ({ step, note }) => `Done: ${step.replaceAll("-", " ")}${note ? `. ${note}` : ""}`,
   "step-skipped": ({ step, reason }) => `Skipped: ${step.replaceAll("-", " ")}. ${reason}`,
   mixed: (body) => `Mixed layer ${body.layer}: ${started(body)}`,
@@ -28,7 +29,7 @@ const SAY: Sayings = {
   "station-done": ({ station, note }) => `${stationLabel(station)} done${note ? `. ${note}` : ""}`,
   "station-skipped": ({ station, reason }) => `${stationLabel(station)} skipped: ${reason}`,
   noted: ({ text }) => `Note: ${text}`,
-  closed: ({ signed_by, notes }) => `Signed and closed by ${signed_by}${notes ? `. ${notes}` : ""}`,
+  closed: ({ signed_by, notes }) => `Signed and closed by ${signed_by}${notes ? `: ${notes}` : ""}`,
   reopened: ({ reason }) => `Reopened: ${reason}`,
   withdrawn: ({ reason }) => `Taken back${reason ? `: ${reason}` : ""}`,
 };

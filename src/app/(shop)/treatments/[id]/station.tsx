@@ -17,7 +17,12 @@ export interface StationView extends TreatmentPage {
 }
 
 /** The page of one station: reads the treatment, draws head and route, leaves the work to `render`. */
-export async function stationPage(params: Promise<{ id: string }>, station: Station, render: (view: StationView) => ReactNode): Promise<ReactNode> {
+export async function stationPage(
+  params: Promise<{ id: string }>,
+  station: Station,
+  render: (view: StationView) => ReactNode,
+  right?: ReactNode,
+): Promise<ReactNode> {
   const id = asId((await params).id);
   return withRecord(
     () => treatmentPage(id),
@@ -38,7 +43,7 @@ export async function stationPage(params: Promise<{ id: string }>, station: Stat
       const stops = routeOf(treatment, plan, actAt(item.brief, now), wall(time_zone), now);
       const next = STATION_ORDER.slice(STATION_ORDER.indexOf(station) + 1).find((each) => plan?.stations[each].needed ?? true) ?? "close";
       return (
-        <StationFrame head={head} stops={stops} here={station}>
+        <StationFrame head={head} stops={stops} here={station} right={right}>
           {render({ ...page, id, next, done: treatment.stations[station] !== undefined })}
         </StationFrame>
       );

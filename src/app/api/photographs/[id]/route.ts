@@ -6,6 +6,11 @@ export const GET = (request: Request, { params }: RouteContext<"/api/photographs
   answer(request, async () => {
     const { mime, bytes, sha256 } = await readPhotograph((await params).id, new URL(request.url).searchParams.has("thumbnail"));
     return new Response(new Uint8Array(bytes), {
-      headers: { "content-type": mime, etag: `"${sha256}"`, "cache-control": "private, max-age=31536000, immutable", "x-content-type-options": "nosniff" },
+      headers: {
+        "content-type": mime,
+        etag: `"${sha256}"`,
+        "cache-control": "private, max-age=31536000, immutable",
+        "x-content-type-options": "nosniff",
+      },
     });
   });

@@ -7,7 +7,14 @@ export const metadata = { title: "Colour" };
 
 export default async function ColourPage({ params }: PageProps<"/treatments/[id]/colour">) {
   return stationPage(params, "colour", ({ id, treatment, plan, cures, air, done, next }) => {
-    if (!plan || !treatment.choice) return <Earlier id={id} first={treatment.survey ? "match" : "survey"} why="Colour needs the chain of materials. Choose it at Match first." />;
+    if (!plan || !treatment.choice)
+      return (
+        <Earlier
+          id={id}
+          first={treatment.survey ? "match" : "survey"}
+          why="Colour needs the chain of materials. Choose it at Match first."
+        />
+      );
     const clock = treatment.clocks.findLast(({ body }) => body.kind === "coated");
     return (
       <ColourStation

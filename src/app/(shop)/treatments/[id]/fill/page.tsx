@@ -7,7 +7,8 @@ export const metadata = { title: "Fill" };
 
 export default async function FillPage({ params }: PageProps<"/treatments/[id]/fill">) {
   return stationPage(params, "fill", ({ id, record, treatment, plan, cures, air, done, next }) => {
-    if (!plan || !treatment.choice || !treatment.survey) return <Earlier id={id} first={treatment.survey ? "match" : "survey"} why="Fill needs a filler. Choose the chain at Match first." />;
+    if (!plan || !treatment.choice || !treatment.survey)
+      return <Earlier id={id} first={treatment.survey ? "match" : "survey"} why="Fill needs a filler. Choose the chain at Match first." />;
     const mixed = treatment.clocks.filter(({ body }) => body.kind === "mixed");
     const clock = mixed.at(-1);
     return (
@@ -18,7 +19,9 @@ export default async function FillPage({ params }: PageProps<"/treatments/[id]/f
         substrate={record.substrate}
         finish={record.finish}
         cures={cures.filter(({ kind }) => kind === "mixed")}
-        mixedParts={mixed.map(({ body }) => ({ layer: body.layer, grams: (body.parts ?? []).reduce((sum, { actual_g }) => sum + actual_g, 0) }))}
+        grams={Object.fromEntries(
+          mixed.map(({ body }) => [body.layer, (body.parts ?? []).reduce((sum, { actual_g }) => sum + actual_g, 0)]),
+        )}
         acts={clock ? [...actsDone(treatment, clock)] : []}
         placed={treatment.placed}
         measured={treatment.measured}

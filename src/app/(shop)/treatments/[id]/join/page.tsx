@@ -8,7 +8,10 @@ export const metadata = { title: "Join" };
 
 export default async function JoinPage({ params }: PageProps<"/treatments/[id]/join">) {
   return stationPage(params, "join", ({ id, treatment, plan, cures, air, done, next }) => {
-    if (!plan || !treatment.choice || !treatment.survey) return <Earlier id={id} first={treatment.survey ? "match" : "survey"} why="Join needs an adhesive. Choose the chain at Match first." />;
+    if (!plan || !treatment.choice || !treatment.survey)
+      return (
+        <Earlier id={id} first={treatment.survey ? "match" : "survey"} why="Join needs an adhesive. Choose the chain at Match first." />
+      );
     const clock = treatment.clocks.findLast(({ body }) => body.kind === "clamped");
     const cure = cures.find(({ entry }) => entry === clock?.id);
     return (
@@ -19,7 +22,7 @@ export default async function JoinPage({ params }: PageProps<"/treatments/[id]/j
         done={done}
         next={next}
         adhesive={chosen(treatment).adhesive}
-        joint_cm2={lossOf(treatment.survey.body.survey.damage).joint_mm2 / 100}
+        joint_mm2={lossOf(treatment.survey.body.survey.damage).joint_mm2}
         acts={clock ? [...actsDone(treatment, clock)] : []}
         air={air}
         {...(cure ? { cure } : {})}

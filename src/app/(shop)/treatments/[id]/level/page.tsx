@@ -18,7 +18,11 @@ export default async function LevelPage({ params }: PageProps<"/treatments/[id]/
         {...(plan.ladder ? { ladder: plan.ladder } : {})}
       />
     ) : (
-      <Earlier id={id} first={treatment.survey ? "match" : "survey"} why="The ladder follows from the filler and from what comes over it. Choose the chain at Match first." />
+      <Earlier
+        id={id}
+        first={treatment.survey ? "match" : "survey"}
+        why="The ladder follows from the filler and from what comes over it. Choose the chain at Match first."
+      />
     ),
   );
 }

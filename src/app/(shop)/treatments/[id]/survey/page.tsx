@@ -1,10 +1,14 @@
-import { SurveyStation } from "@/ui/stations/SurveyStation";
-import { stationPage } from "../station";
+import { SaveSurvey, SurveyStation } from "@/ui/stations/SurveyStation";
+import { type StationView, stationPage } from "../station";
 
 export const metadata = { title: "Survey" };
 
 export default async function SurveyPage({ params }: PageProps<"/treatments/[id]/survey">) {
-  return stationPage(params, "survey", ({ id, record, treatment, photographs }) => (
+  return stationPage(params, "survey", render, <SaveSurvey />);
+}
+
+function render({ id, record, treatment, photographs }: StationView) {
+  return (
     <SurveyStation
       key={treatment.survey?.id}
       treatment={id}
@@ -13,5 +17,5 @@ export default async function SurveyPage({ params }: PageProps<"/treatments/[id]
       photographs={photographs}
       {...(treatment.survey ? { survey: treatment.survey.body.survey, surveyEntry: treatment.survey.id } : {})}
     />
-  ));
+  );
 }

@@ -1,5 +1,5 @@
-import { isRemovable, setRemoved } from "@/work/removal";
 import { notFound } from "@/work/problems";
+import { isRemovable, setRemoved } from "@/work/removal";
 import { answer } from "../../../http";
 
 type Context = RouteContext<"/api/removed/[kind]/[id]">;

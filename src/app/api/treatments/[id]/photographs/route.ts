@@ -1,7 +1,7 @@
 import { PHOTOGRAPH_MAX_BYTES } from "@/formats/photograph";
-import { addPhotograph } from "@/work/photographs";
-import { parse } from "@/work/parse";
 import { PhotographQuery } from "@/work/inputs.schema";
+import { parse } from "@/work/parse";
+import { addPhotograph } from "@/work/photographs";
 import { answer, readBytes } from "../../../http";
 
 /** The body is the file itself; what is said of it stands in the query. */

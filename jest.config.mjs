@@ -1,0 +1,27 @@
+const base = {
+  testEnvironment: "node",
+  transform: {
+    "^.+\\.tsx?$": [
+      "@swc/jest",
+      {
+        jsc: { target: "es2022", parser: { syntax: "typescript", tsx: true }, transform: { react: { runtime: "automatic" } } },
+        module: { type: "commonjs" },
+        sourceMaps: "inline",
+      },
+    ],
+  },
+  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
+  modulePathIgnorePatterns: ["<rootDir>/.next/", "<rootDir>/.data/"],
+};
+
+/** `unit` needs nothing; `store` needs the scratch database that DATABASE_URL names, and runs in one worker. */
+export default {
+  projects: [
+    {
+      ...base,
+      displayName: "unit",
+      testMatch: ["<rootDir>/src/{core,formats,devices,ui}/**/*.test.ts", "<rootDir>/{bin,demo}/**/*.test.ts"],
+    },
+    { ...base, displayName: "store", testMatch: ["<rootDir>/src/{work,store}/**/*.test.ts"] },
+  ],
+};

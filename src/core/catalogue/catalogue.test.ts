@@ -1,0 +1,119 @@
+import {
+  ABRASIVE_SYSTEMS,
+  CAUTIONS,
+  CLASS_ROWS,
+  cautionRow,
+  classRow,
+  DAMAGE_KINDS,
+  FINISHES,
+  finishRow,
+  gradeLabel,
+  grainOf,
+  middle,
+  ROLES,
+  STAGES,
+  SUBSTRATES,
+  sameGrade,
+  substrateRow,
+} from ".";
+
+/** The names that callers of the contract may send. */
+const CONTRACT_CLASSES =
+  "epoxy-fast epoxy-slow epoxy-putty polyester-filler cyanoacrylate pva hide-glue fish-glue acrylic-resin-solvent acrylic-dispersion-filler cellulose-filler contact-adhesive flexible-adhesive flexible-compound gypsum-plaster gypsum-cement plaster-bandage mma-acrylic polyurethane wax-fill hard-fill-stick spray-film";
+const CONTRACT_SUBSTRATES =
+  "earthenware terracotta stoneware porcelain bone-china gypsum stone resin-cast hardwood softwood veneer-solid veneer-particleboard mdf mdf-vinyl leather leatherette soft-metal brass hard-rubber bone-antler-horn papier-mache composition";
+const CONTRACT_KINDS =
+  "chip corner tip hole shards break-along break-across crack tear veneer-lifted veneer-lost scratch dent burn-through eroded worn-thin stain";
+const CONTRACT_FINISHES = "glaze paint shellac lacquer polyester-film oil wax dye gilding none";
+
+test("every name of the contract is in the tables", () => {
+  expect(CLASS_ROWS.map((row) => row.class as string)).toEqual(expect.arrayContaining(CONTRACT_CLASSES.split(" ")));
+  expect(SUBSTRATES.map(({ substrate }) => substrate).sort()).toEqual(CONTRACT_SUBSTRATES.split(" ").sort());
+  expect([...DAMAGE_KINDS]).toEqual(CONTRACT_KINDS.split(" "));
+  expect(FINISHES.map(({ finish }) => finish).sort()).toEqual(CONTRACT_FINISHES.split(" ").sort());
+});
+
+test("no name stands twice", () => {
+  for (const names of [CLASS_ROWS.map((row) => row.class), SUBSTRATES.map((row) => row.substrate), CAUTIONS.map((row) => row.caution)])
+    expect(new Set(names).size).toBe(names.length);
+});
+
+test("every role has a class that can serve in it", () => {
+  for (const role of ROLES) expect(CLASS_ROWS.some(({ roles }) => roles.includes(role))).toBe(true);
+});
+
+describe.each(CLASS_ROWS.map((row) => [row.class, row] as const))("class %s", (_, row) => {
+  test("says where its figures stand", () => {
+    expect(row.source.length).toBeGreaterThan(10);
+    expect(row.mix.cue.length).toBeGreaterThan(10);
+    expect(row.reversible.by.length).toBeGreaterThan(3);
+  });
+
+  test("has ranges that run upwards, and figures that can be", () => {
+    for (const [low, high] of [
+      row.gap_mm,
+      row.shrinkage_pct,
+      row.service_C,
+      row.shelf_months,
+      ...row.cure.stages.map(({ minutes }) => minutes),
+    ])
+      expect(low).toBeLessThanOrEqual(high);
+    expect(row.shrinkage_pct[0]).toBeGreaterThanOrEqual(0);
+    expect(row.shrinkage_pct[1]).toBeLessThan(100);
+    expect(row.max_layer_mm).toBeGreaterThan(0);
+    expect(row.cure.at_mm).toBeGreaterThan(0);
+    expect(row.cure.min_C).toBeLessThan(row.cure.reference_C);
+    for (const { ratio, density } of row.mix.parts) {
+      expect(ratio).toBeGreaterThan(0);
+      expect(density).toBeGreaterThan(0.5);
+      expect(density).toBeLessThan(9);
+    }
+  });
+
+  test("passes its stages in the order of the bench, each later than the one before", () => {
+    const order = row.cure.stages.map(({ stage }) => STAGES.indexOf(stage));
+    expect(order).toEqual([...order].sort((a, b) => a - b));
+    const times = row.cure.stages.map(({ minutes }) => middle(minutes));
+    expect(times).toEqual([...times].sort((a, b) => a - b));
+    expect(row.cure.stages.at(-1)?.stage).toBe("full");
+  });
+
+  test("holds on something, and names only cautions there are", () => {
+    expect(Object.keys(row.bonds).length).toBeGreaterThan(0);
+    for (const hazard of row.hazards) expect(cautionRow(hazard).text.length).toBeGreaterThan(20);
+  });
+});
+
+test("grains fall from grade to grade in every system", () => {
+  for (const [system, { grades, source }] of Object.entries(ABRASIVE_SYSTEMS)) {
+    const grains = grades.map(([, micron]) => micron);
+    expect(grains).toEqual([...grains].sort((a, b) => b - a));
+    expect(new Set(grains).size).toBe(grains.length);
+    expect([system, source.length > 10]).toEqual([system, true]);
+  }
+});
+
+test("the grains of the standards are the published ones", () => {
+  expect(grainOf({ system: "P", grade: 80 })).toBe(201);
+  expect(grainOf({ system: "P", grade: 240 })).toBe(58.5);
+  expect(grainOf({ system: "P", grade: 2500 })).toBe(8.4);
+  expect(grainOf({ system: "JIS", grade: 1000 })).toBe(11.5);
+  expect(grainOf({ system: "ANSI", grade: 600 })).toBe(16);
+  expect(grainOf({ system: "micron", grade: 3 })).toBe(3);
+  expect(grainOf({ system: "P", grade: 81 })).toBeUndefined();
+  expect(gradeLabel({ system: "P", grade: 240 })).toBe("P240");
+  expect(gradeLabel({ system: "micron", grade: 3 })).toBe("3 µm");
+  expect(sameGrade({ system: "P", grade: 240 }, { system: "ANSI", grade: 240 })).toBe(false);
+});
+
+test("an unknown name throws and quotes it", () => {
+  expect(() => classRow("marzipan" as never)).toThrow("unknown class: marzipan");
+  expect(() => substrateRow("cheese" as never)).toThrow("unknown substrate: cheese");
+  expect(() => finishRow("icing" as never)).toThrow("unknown finish: icing");
+  expect(() => cautionRow("wolves" as never)).toThrow("unknown caution: wolves");
+});
+
+test("the middle of a range of times is its geometric mean", () => {
+  expect(middle([30, 40])).toBeCloseTo(34.641, 3);
+  expect(middle([0, 2])).toBe(1);
+});

@@ -1,0 +1,69 @@
+import { type ClassName, classRow, middle } from "../catalogue";
+import { rate } from "../cure/rate";
+import { massShares, mix } from "../mix/mix";
+import type { MixResult } from "../mix/mix.schema";
+import { rescue } from "../mix/rescue";
+import type { FillPlan } from "./plan";
+
+/** What stays on slab, gloves and knife of a small batch, in percent; trade practice. */
+export const WASTE_PCT = 35;
+/** The read-out of a bench scale, g. */
+const SCALE_STEP_G = 0.01;
+/** How fast a filler is pressed in and smoothed, cm³ a minute; trade practice. */
+export const APPLY_CM3_PER_MIN = 0.5;
+/** How far a ratio may be off before it shows; makers of two-part fillers allow about this. */
+export const RATIO_TOLERANCE_PCT = 5;
+/** A joint that is pressed together holds a film about this thick, mm. */
+export const FILM_MM = 0.1;
+
+export interface Batch extends MixResult {
+  /** What the layer takes, before waste. */
+  readonly need_cm3: number;
+  /** How long it stays workable at the room's temperature, min; undefined for what has no pot life. */
+  readonly pot_life_min: number | undefined;
+}
+
+/** The batch for one layer: its share of loss and proud height, grown by shrinkage and waste. */
+export function batchFor(fill: FillPlan, waste_pct: number, temp_C: number): Batch {
+  const { mix: recipe } = classRow(fill.class);
+  const need_cm3 = layerNeed(fill);
+  const pot_life_min = potLife(fill.class, temp_C);
+  const mixed = mix({
+    need_cm3,
+    waste_pct,
+    parts: [...recipe.parts],
+    ratio_by: recipe.ratio_by,
+    ...(recipe.mixed_density === undefined ? {} : { mixed_density: recipe.mixed_density }),
+    scale_step_g: SCALE_STEP_G,
+    ...(pot_life_min === undefined ? {} : { pot_life_min, apply_cm3_per_min: APPLY_CM3_PER_MIN }),
+  });
+  return { ...mixed, need_cm3, pot_life_min };
+}
+
+function layerNeed({ loss, proud_mm, shrinkage_pct, count }: FillPlan): number {
+  const proud_cm3 = (loss.opening_mm2 * proud_mm) / 1000;
+  return (loss.volume_cm3 + proud_cm3) / (1 - shrinkage_pct / 100) / count;
+}
+
+/** Middle of the published working time, carried to `temp_C`. */
+export function potLife(name: ClassName, temp_C: number): number | undefined {
+  const { stages, reference_C, ea_kJ_mol } = classRow(name).cure;
+  const working = stages.find(({ stage }) => stage === "working");
+  return working && middle(working.minutes) / rate(temp_C, reference_C, { kind: "arrhenius", ea_kJ_mol });
+}
+
+/** Whether weighed grams keep the ratio, and what to add when not; undefined until all are weighed. */
+export function checkWeights(name: ClassName, weighed: ReadonlyArray<number | undefined>) {
+  const { parts, ratio_by } = classRow(name).mix;
+  if (parts.length < 2 || parts.some((_, i) => weighed[i] === undefined)) return undefined;
+  const shares = massShares({ parts: [...parts], ratio_by });
+  return rescue({
+    parts: parts.map((part, i) => ({ name: part.name, ratio: shares[i] ?? 1, poured_g: weighed[i] ?? 0 })),
+    tolerance_pct: RATIO_TOLERANCE_PCT,
+  });
+}
+
+/** Adhesive for a joint, cm³: one film between both faces. `joint_mm2` counts both faces. */
+export function adhesiveNeed(joint_mm2: number): number {
+  return ((joint_mm2 / 2) * FILM_MM) / 1000;
+}

@@ -1,0 +1,307 @@
+import type { EventBody } from "../record/events.schema";
+import { readLog } from "../record/treatment";
+import { wall } from "../units";
+import { adhesiveNeed, batchFor, checkWeights, potLife } from "./batch";
+import { type RunningCure, runningCure } from "./clocks";
+import { closingView } from "./closing";
+import { layerRows } from "./layerRows";
+import { matchInputOf } from "./matchInput";
+import { actAt, briefOf, rulingClock } from "./nextAct";
+import { planOf } from "./plan";
+import { profileOf } from "./profile";
+import { reviewOf } from "./review";
+import { routeOf } from "./route";
+import { byRank, plateOf } from "./shelf";
+import { AIR, CHIP, coated, JAR, logOf, MINUTE, matched, mixed, NOON, sanded, surveyed } from "./story.fixture";
+
+type Told = Parameters<typeof logOf>;
+const CLIMATE = { constant_C: 20 };
+const ready: EventBody = { kind: "station-done", station: "ready" };
+
+/** Everything that a page derives from a log at noon (plus minutes). */
+function seen(told: Told, minutes = 0) {
+  const treatment = readLog(logOf(...told));
+  const plan = planOf(JAR, treatment);
+  const ruling = rulingClock(treatment);
+  const cures: RunningCure[] = treatment.clocks.map((clock) => runningCure(clock, CLIMATE));
+  const brief = briefOf(
+    treatment,
+    plan,
+    cures.find(({ entry }) => entry === ruling?.id),
+  );
+  const now = NOON + minutes * MINUTE;
+  return { treatment, plan, cures, brief, now, act: actAt(brief, now), plate: plateOf(brief, now, wall("UTC")) };
+}
+
+const filling = (...more: Told): Told => [[500, surveyed()], [480, matched], [300, ready], ...more];
+
+describe("the plan", () => {
+  test("is not there before the survey", () => {
+    expect(planOf(JAR, readLog([]))).toBeUndefined();
+  });
+
+  test("lays a deep chip in two layers, and says which stations are not needed", () => {
+    const { plan } = seen([
+      [9, surveyed()],
+      [8, matched],
+    ]);
+    expect(plan?.fill).toMatchObject({ class: "epoxy-putty", count: 2, proud_mm: 0.4 });
+    expect(plan?.stations.join).toMatchObject({ needed: false, note: "nothing to join" });
+    expect(plan?.stations.fill).toMatchObject({ needed: true, note: "2 layers" });
+    expect(plan?.ladder).toMatchObject({ from: { grade: 120 }, to: { grade: 1200 } });
+    expect(plan?.coats.map(({ coat, class: name }) => `${coat} ${name}`)).toEqual([
+      "1 acrylic-paint",
+      "2 acrylic-paint",
+      "3 clear-acrylic",
+      "4 clear-acrylic",
+    ]);
+    expect(plan?.hands_min).toBe(Object.values(plan?.stations ?? {}).reduce((sum, { hands_min }) => sum + hands_min, 0));
+    expect(plan?.elapsed_min).toBeGreaterThan(plan?.hands_min ?? 0);
+  });
+
+  test("asks for a barrier only where the fill must come off again", () => {
+    const steps = (stance: "reversible" | "service") =>
+      seen([
+        [9, surveyed()],
+        [8, { ...matched, stance } as EventBody],
+      ]).plan?.stations.ready.steps.map(({ step }) => step);
+    expect(steps("reversible")).toContain("barrier");
+    expect(steps("service")).not.toContain("barrier");
+    expect(steps("service")).toContain("key");
+  });
+
+  test("dampens old gypsum before new, and never stoneware", () => {
+    const plaster: EventBody = { kind: "matched", stance: "reversible", chain: [{ role: "filler", class: "gypsum-plaster" }] };
+    const treatment = readLog(logOf([9, surveyed()], [8, plaster]));
+    const steps = (piece: typeof JAR) => planOf(piece, treatment)?.stations.ready.steps.map(({ step }) => step);
+    expect(steps({ ...JAR, substrate: "gypsum", finish: "none" })).toContain("dampen");
+    expect(steps(JAR)).not.toContain("dampen");
+  });
+
+  test("joins what breaks, and fills nothing", () => {
+    const shards: EventBody = { kind: "matched", stance: "reversible", chain: [{ role: "adhesive", class: "acrylic-resin-solvent" }] };
+    const plan = planOf(
+      JAR,
+      readLog(logOf([9, surveyed({ kind: "shards", shards: 5, break_length_mm: 310, thickness_mm: 2.4 })], [8, shards])),
+    );
+    expect(plan?.stations.join.needed).toBe(true);
+    expect(["fill", "level", "colour"].map((station) => plan?.stations[station as "fill"].needed)).toEqual([false, false, false]);
+    expect(plan?.stations.ready.steps.map(({ step }) => step)).toContain("dry-run");
+  });
+});
+
+describe("the next act", () => {
+  test("leads from survey to match to the first open step", () => {
+    expect(seen([]).act).toMatchObject({ state: "go", station: "survey", title: "Survey the damage" });
+    expect(seen([[9, surveyed()]]).act).toMatchObject({ station: "match" });
+    expect(
+      seen([
+        [9, surveyed()],
+        [8, matched],
+      ]).act,
+    ).toMatchObject({ station: "ready", title: "Photograph the damage in raking light" });
+    expect(seen(filling()).act).toMatchObject({ station: "fill", title: "Mix and lay layer 1" });
+  });
+
+  test("follows a layer through its windows", () => {
+    const placed: EventBody = { kind: "placed", layer: 1, applied_mm: 5.6 };
+    const at = (minutes: number, ...more: Told) => seen(filling([0, mixed(1)], ...more), minutes);
+    expect(at(2).act).toMatchObject({ state: "go", title: "Place layer 1" });
+    expect(at(36).act).toMatchObject({ state: "closing", title: "Place layer 1" });
+    expect(at(36, [-10, placed]).act).toMatchObject({ state: "off", title: "Trim layer 1" });
+    expect(at(90, [-10, placed]).act).toMatchObject({ state: "go", title: "Trim layer 1" });
+    expect(at(104, [-10, placed]).act).toMatchObject({ state: "closing" });
+    expect(at(200, [-10, placed]).act).toMatchObject({ state: "off", title: "Mix and lay layer 2" });
+    expect(at(700, [-10, placed]).act).toMatchObject({ state: "go", title: "Mix and lay layer 2", station: "fill" });
+  });
+
+  test("says never where it does not cure, and closed where it is closed", () => {
+    const treatment = readLog(logOf(...filling([60, mixed(1)], [55, { kind: "placed", layer: 1, applied_mm: 5 }])));
+    const clock = rulingClock(treatment);
+    const cold = clock && runningCure(clock, { constant_C: 4 });
+    expect(actAt(briefOf(treatment, planOf(JAR, treatment), cold), NOON)).toMatchObject({
+      state: "never",
+      why: expect.stringContaining("at least 10 °C"),
+    });
+    expect(seen(filling([5, { kind: "closed", notes: "", signed_by: "M." }])).act.state).toBe("closed");
+  });
+
+  test("walks the ladder, then the coats, then signs", () => {
+    const levelled: Told = filling(
+      [200, { kind: "station-done", station: "fill" }],
+      ...[120, 180, 280, 400, 600, 1200].map((grade) => [100, sanded(grade)] as const),
+    );
+    expect(seen(filling([200, { kind: "station-done", station: "fill" }], [100, sanded(120)])).act).toMatchObject({
+      station: "level",
+      title: "Sand with P180",
+    });
+    expect(seen(levelled).act).toMatchObject({ station: "level", title: "Leave Level" });
+    const coats: Told = [
+      ...levelled,
+      [90, { kind: "station-done", station: "level" }],
+      [80, { kind: "step-done", station: "colour", step: "dust" }],
+    ];
+    expect(seen(coats).act.title).toBe("Lay coat 1, acrylic paint and pigments");
+    expect(seen([...coats, [10, coated(1)]]).act).toMatchObject({ state: "off", title: "Lay coat 2, acrylic paint and pigments" });
+    expect(seen([...coats, [70, coated(1)]]).act).toMatchObject({ state: "go", station: "colour" });
+    expect(seen([...coats, [10, { kind: "station-done", station: "colour" }]]).act).toMatchObject({
+      station: "close",
+      title: "Look it over and sign",
+    });
+  });
+});
+
+describe("the Shelf", () => {
+  test("is silent where no clock runs", () => {
+    expect(seen(filling()).plate).toBeUndefined();
+  });
+
+  test("says hands off until the time, then trim until the time, then no hurry", () => {
+    const placed: EventBody = { kind: "placed", layer: 1, applied_mm: 5.6 };
+    const at = (minutes: number) => seen(filling([0, mixed(1)], [-5, placed]), minutes).plate;
+    expect(at(60)).toMatchObject({ sign: "off", word: "Don’t touch", until: expect.stringMatching(/^trim 13:\d\d to 1[34]:\d\d$/) });
+    expect(at(90)).toMatchObject({ sign: "go", word: "Trim now" });
+    expect(at(700)).toMatchObject({ sign: "go", word: "Ready to go on", left: "now", until: "no hurry" });
+    const used = [50, 60, 70].map((minutes) => at(minutes)?.used ?? 0);
+    expect(used).toEqual([...used].sort((a, b) => a - b));
+    expect(used.every((share) => share >= 0 && share <= 1)).toBe(true);
+  });
+
+  test("puts what closes first, then what opens next, then what has no hurry", () => {
+    const plates = [700, 60, 103].map(
+      (minutes) => seen(filling([0, mixed(1)], [-5, { kind: "placed", layer: 1, applied_mm: 5 }]), minutes).plate,
+    );
+    const order = plates.flatMap((plate) => plate ?? []).sort(byRank);
+    expect(order.map(({ sign, until }) => `${sign} ${until === "no hurry"}`)).toEqual(["soon false", "off false", "go true"]);
+  });
+});
+
+test("the route shows what is walked, where it stands, what is not needed, and the waits to come", () => {
+  const { treatment, plan, act, now } = seen(filling());
+  const stops = routeOf(treatment, plan, act, wall("UTC"), now);
+  expect(stops.map(({ status }) => status)).toEqual(["walked", "walked", "walked", "unneeded", "now", "to-come", "to-come", "to-come"]);
+  expect(stops[3]?.sub).toBe("nothing to join");
+  expect(stops[4]).toMatchObject({ sub: "2 layers", loop: 2, wait: expect.stringMatching(/h/) });
+});
+
+test("layers are told as planned and as done; a third one gets a row of its own", () => {
+  const { plan, cures, treatment } = seen(
+    filling([400, mixed(1)], [390, { kind: "placed", layer: 1, applied_mm: 5.5 }], [300, mixed(2)], [30, mixed(3)]),
+  );
+  if (!plan?.fill) throw new Error("no fill");
+  const rows = layerRows(plan.fill, { cures, placed: treatment.placed, measured: treatment.measured, grams: { 1: 2.02 } });
+  expect(rows.map(({ layer }) => layer)).toEqual([1, 2, 3]);
+  expect(rows[0]).toMatchObject({ placed_mm: 5.5, grams: 2.02, mixed: NOON - 400 * MINUTE });
+  expect(rows[2]?.applied_mm).toBe(rows[1]?.applied_mm);
+});
+
+describe("the batch", () => {
+  const fill = seen([
+    [9, surveyed()],
+    [8, matched],
+  ]).plan?.fill;
+  if (!fill) throw new Error("no fill");
+
+  test("all layers together hold the loss, its proud height and its shrinkage", () => {
+    const { need_cm3, total_cm3 } = batchFor(fill, 35, 20);
+    const whole = (fill.loss.volume_cm3 + (fill.loss.opening_mm2 * fill.proud_mm) / 1000) / (1 - fill.shrinkage_pct / 100);
+    expect(need_cm3 * fill.count).toBeCloseTo(whole, 12);
+    expect(total_cm3).toBeCloseTo(need_cm3 * 1.35, 12);
+  });
+
+  test("a cold room leaves more time, and so fewer batches", () => {
+    expect(potLife("epoxy-putty", 13)).toBeGreaterThan(2 * (potLife("epoxy-putty", 23) ?? 0) * 0.9);
+    expect(potLife("epoxy-putty", 23)).toBeCloseTo(34.64, 1);
+    expect(potLife("metal-pin", 20)).toBeUndefined();
+  });
+
+  test("weights are checked once all are there; by volume they are first turned into mass", () => {
+    expect(checkWeights("epoxy-putty", [1, undefined])).toBeUndefined();
+    expect(checkWeights("pva", [3])).toBeUndefined();
+    expect(checkWeights("epoxy-putty", [2.4, 2.31])).toMatchObject({ within_tolerance: true });
+    expect(checkWeights("epoxy-putty", [2.4, 2])).toMatchObject({
+      within_tolerance: false,
+      add: [{ name: "B", mass_g: expect.closeTo(0.4, 9) }],
+    });
+    expect(checkWeights("epoxy-fast", [1.17, 1.13])).toMatchObject({ within_tolerance: true, error_pct: expect.closeTo(0, 6) });
+  });
+
+  test("a joint takes one film between both faces", () => {
+    expect(adhesiveNeed(2000)).toBeCloseTo(0.1, 12);
+  });
+});
+
+test("what Match asks comes from the survey", () => {
+  const survey = { damage: CHIP, service: { wet: true }, working_min: 20 };
+  expect(matchInputOf(JAR, survey, 18.6)).toEqual({
+    substrate: "stoneware",
+    finish: "glaze",
+    damage: { kind: "chip", depth_mm: 11, gap_mm: 11 },
+    service: { wet: true },
+    climate_C: 18.6,
+    working_min: 20,
+  });
+});
+
+test("each damage is drawn in its own cut", () => {
+  expect(profileOf(CHIP)).toEqual({ kind: "bowl", width: 34, depth: 11 });
+  expect(profileOf({ kind: "hole", diameter_mm: 6, depth_mm: 10, through: true })).toEqual({
+    kind: "shaft",
+    width: 6,
+    depth: 10,
+    through: true,
+  });
+  expect(profileOf({ kind: "corner", a_mm: 30, b_mm: 40, c_mm: 10 })).toMatchObject({ kind: "peak", depth: 24 });
+});
+
+describe("closing", () => {
+  const told: Told = filling(
+    [250, mixed(1)],
+    [240, { kind: "placed", layer: 1, applied_mm: 5.7 }],
+    [200, { kind: "station-done", station: "fill" }],
+    [150, sanded(120)],
+    [140, { kind: "went-back", to: { system: "P", grade: 120 }, reason: "a deep line" }],
+  );
+
+  test("planned stands against done, and what changed carries its reason", () => {
+    const { treatment, plan } = seen(told);
+    if (!plan) throw new Error("no plan");
+    const rows = reviewOf(treatment, plan);
+    expect(rows.map(({ station }) => station)).toEqual(["survey", "match", "ready", "fill", "level", "colour"]);
+    expect(rows.find(({ station }) => station === "fill")).toMatchObject({
+      planned: "2 × 5.7 mm",
+      done: "1 × 5.7 mm",
+      changed: true,
+      done_min: 15,
+    });
+    expect(rows.find(({ station }) => station === "level")).toMatchObject({
+      done: "P120 ↩",
+      why: "back to P120: a deep line",
+      done_min: 6,
+    });
+    expect(rows.find(({ station }) => station === "survey")).toMatchObject({ changed: false });
+  });
+
+  test("times, what is open and the owner's dates", () => {
+    const { treatment, plan, cures, now } = seen([
+      [500, surveyed(CHIP, { food: true, wet: true })],
+      [480, matched],
+      [250, mixed(1)],
+    ]);
+    if (!plan) throw new Error("no plan");
+    const view = closingView(treatment, plan, cures, now);
+    expect(view).toMatchObject({ hands_min: 40, elapsed_min: 500 });
+    expect(view.open).toEqual(["Make ready", "Fill", "Level", "Colour"]);
+    expect(view.full_at).toBeGreaterThan(now);
+    expect(
+      view.owner
+        .filter(({ when }) => when === "never")
+        .map(({ act }) => act)
+        .join(" "),
+    ).toMatch(/Dishwasher.*Food or drink/);
+    expect(view.owner.map(({ when }) => when)).toEqual(
+      [...view.owner].map(({ when }) => when).sort((a, b) => ["today", "full", "never"].indexOf(a) - ["today", "full", "never"].indexOf(b)),
+    );
+    expect(AIR.temp_C).toBe(20);
+  });
+});

@@ -1,0 +1,66 @@
+import type { ClassName } from "../catalogue";
+import type { EventBody, LogEntry } from "../record/events.schema";
+import type { Damage } from "../survey/measures.data";
+import type { PieceFacts } from "./plan";
+
+/** Noon of a made-up day; the tests' present. */
+export const NOON = Date.parse("2026-10-07T12:00:00Z");
+export const MINUTE = 60_000;
+export const AIR = { temp_C: 20, rh_pct: 50 };
+
+export const JAR: PieceFacts = { kind: "vessel", substrate: "stoneware", finish: "glaze" };
+export const CHIP: Damage = { kind: "chip", length_mm: 34, depth_mm: 11, thickness_mm: 6 };
+
+/** A log from [minutes before noon, body] pairs; ids are `00000000-0000-4000-8000-…seq`. */
+export function logOf(...entries: ReadonlyArray<readonly [minutesAgo: number, body: EventBody, corrects?: string]>): LogEntry[] {
+  return entries.map(([minutesAgo, body, corrects], i) => ({
+    id: idOf(i + 1),
+    seq: i + 1,
+    at: new Date(NOON - minutesAgo * MINUTE).toISOString(),
+    ...(corrects ? { corrects } : {}),
+    body,
+  }));
+}
+
+export const idOf = (seq: number): string => `00000000-0000-4000-8000-${String(seq).padStart(12, "0")}`;
+
+export const surveyed = (damage: Damage = CHIP, service = {}): EventBody => ({
+  kind: "surveyed",
+  survey: { damage, service },
+  hands_min: 15,
+});
+
+export const matched: EventBody = {
+  kind: "matched",
+  stance: "reversible",
+  hands_min: 10,
+  chain: [
+    { role: "filler", class: "epoxy-putty" },
+    { role: "colour", class: "acrylic-paint" },
+    { role: "topcoat", class: "clear-acrylic" },
+  ],
+};
+
+export const mixed = (layer: number, name: ClassName = "epoxy-putty"): EventBody => ({
+  kind: "mixed",
+  class: name,
+  layer,
+  thickness_mm: 5.7,
+  parts: [
+    { name: "A", planned_g: 1, actual_g: 1.02 },
+    { name: "B", planned_g: 1, actual_g: 1 },
+  ],
+  climate: AIR,
+  hands_min: 15,
+});
+
+export const coated = (layer: number, name: ClassName = "acrylic-paint"): EventBody => ({
+  kind: "coated",
+  class: name,
+  layer,
+  thickness_mm: 0.05,
+  climate: AIR,
+  hands_min: 8,
+});
+
+export const sanded = (grade: number): EventBody => ({ kind: "grit-done", grade: { system: "P", grade }, hands_min: 6 });

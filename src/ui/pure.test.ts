@@ -1,0 +1,151 @@
+import { coated, matched, mixed, sanded, surveyed } from "@/core/plan/story.fixture";
+import type { EventBody } from "@/core/record/events.schema";
+import { wall } from "@/core/units";
+import { dayLine, WIDTH, type WindowOnLine } from "./bench/dayLineLayout";
+import { parseNumber } from "./forms/parse";
+import { drawable, EMPTY_SURVEY, readSurvey, type SurveyForm, surveyForm } from "./stations/surveyForm";
+import { entryWords } from "./treatment/entryWords";
+
+const chip = (over: Partial<SurveyForm> = {}): SurveyForm => ({
+  ...EMPTY_SURVEY,
+  kind: "chip",
+  measures: { length_mm: "1 3/16 in", depth_mm: "11", thickness_mm: "0,6 cm" },
+  ...over,
+});
+
+describe("the survey as typed", () => {
+  test("inches and centimetres are kept in mm", () => {
+    const read = readSurvey(chip());
+    expect(read).toMatchObject({
+      ok: true,
+      survey: { damage: { kind: "chip", length_mm: expect.closeTo(30.1625, 9), depth_mm: 11, thickness_mm: 6 }, service: {} },
+    });
+  });
+
+  test("every field that is wrong is named, in plain words", () => {
+    const read = readSurvey(chip({ measures: { length_mm: "4 m", depth_mm: "-2", thickness_mm: "" }, heat_C: "hot", working_min: "0" }));
+    expect(read).toMatchObject({
+      ok: false,
+      errors: {
+        length_mm: expect.stringMatching(/4000 mm is more than we plan for.*1000 mm at most/),
+        depth_mm: "A length can't be below zero.",
+        thickness_mm: "Measure this and enter it.",
+        heat_C: "“hot” is not a number.",
+        working_min: expect.stringContaining("1 to 600"),
+      },
+    });
+  });
+
+  test("nothing chosen is said first", () => {
+    expect(readSurvey(EMPTY_SURVEY)).toEqual({ ok: false, errors: { kind: "Choose what is wrong first." } });
+  });
+
+  test("a hole asks whether it goes through, a break for a whole number of shards", () => {
+    expect(readSurvey({ ...EMPTY_SURVEY, kind: "hole", measures: { diameter_mm: "6", depth_mm: "10" } })).toMatchObject({
+      ok: false,
+      errors: { through: "Say Yes or No." },
+    });
+    expect(
+      readSurvey({ ...EMPTY_SURVEY, kind: "shards", measures: { shards: "2.5", break_length_mm: "14", thickness_mm: "4" } }),
+    ).toMatchObject({ ok: false, errors: { shards: "Enter a whole number." } });
+    expect(
+      readSurvey({ ...EMPTY_SURVEY, kind: "shards", measures: { shards: "2", break_length_mm: "14", thickness_mm: "4", gap_mm: "" } }),
+    ).toMatchObject({ ok: true, survey: { damage: { shards: 2 } } });
+  });
+
+  test("answers that are left open stay open", () => {
+    const read = readSurvey(chip({ service: { wet: true, food: undefined }, heat_C: "45" }));
+    expect(read.ok && read.survey.service).toEqual({ wet: true, heat_C: 45 });
+  });
+
+  test("what is on record comes back into the fields, and reads the same again", () => {
+    const read = readSurvey(chip({ service: { wet: false }, found: " old wax ", working_min: "20", finish_survives: true }));
+    if (!read.ok) throw new Error("not read");
+    const again = readSurvey(surveyForm(read.survey));
+    expect(again).toMatchObject({ ok: true, survey: { ...read.survey, damage: { ...read.survey.damage, length_mm: 30.16 } } });
+    expect(read.survey.found).toBe("old wax");
+  });
+
+  test("it is drawn as soon as it is whole, and not before", () => {
+    expect(drawable(chip())).toMatchObject({ kind: "chip" });
+    expect(drawable(chip({ measures: { length_mm: "34" } }))).toBeUndefined();
+  });
+});
+
+test("numbers are read as people type them", () => {
+  expect(parseNumber(" 2,31 ")).toEqual({ ok: true, value: 2.31 });
+  expect(parseNumber("−0.2")).toEqual({ ok: true, value: -0.2 });
+  expect(parseNumber("")).toMatchObject({ ok: false });
+  expect(parseNumber("1.2.3")).toMatchObject({ ok: false, message: expect.stringContaining("1.2.3") });
+});
+
+test("every kind of entry has its words", () => {
+  const bodies: EventBody[] = [
+    surveyed(),
+    matched,
+    mixed(1),
+    coated(2),
+    sanded(240),
+    { kind: "placed", layer: 1, applied_mm: 5.6 },
+    { kind: "measured", layer: 1, surface_mm: -0.3 },
+    { kind: "withdrawn" },
+    { kind: "went-back", to: { system: "P", grade: 120 }, reason: "a line" },
+    { kind: "closed", notes: "sound", signed_by: "M." },
+  ];
+  expect(bodies.map(entryWords)).toEqual([
+    "Surveyed: edge chip, 34 × 11 × 6 mm",
+    "Chose epoxy putty → acrylic paint and pigments → clear acrylic gloss, reversible first",
+    "Mixed layer 1: Epoxy putty (A 1.02 g, B 1.00 g)",
+    "Laid coat 2: Acrylic paint and pigments",
+    "Sanded with P240",
+    "Placed layer 1, 5.6 mm",
+    "Measured layer 1: 0.3 mm low",
+    "Taken back",
+    "Went back to P120: a line",
+    "Signed and closed by M.: sound",
+  ]);
+});
+
+describe("the day line", () => {
+  const now = Date.parse("2026-10-07T11:52:00Z");
+  const hour = 3_600_000;
+  const windows: WindowOnLine[] = [
+    { name: "Jar, trim", from: now + 0.3 * hour, until: now + 0.6 * hour, state: "off" },
+    { name: "Bellows, ease", from: now - 0.2 * hour, until: now + 0.2 * hour, state: "closing" },
+    { name: "Hand, file", from: now + 1.1 * hour, state: "off" },
+    { name: "Saucer, tape off", from: now + 19.5 * hour, state: "off" },
+  ];
+  const drawn = dayLine(windows, now, wall("Europe/Berlin"));
+
+  test("stands in order of time, the night folded between today and tomorrow", () => {
+    const x = (name: string) => drawn.placed.find(({ label }) => label.startsWith(name))?.x ?? Number.NaN;
+    expect(x("Bellows")).toBeLessThan(x("Jar"));
+    expect(x("Jar")).toBeLessThan(x("Hand"));
+    expect(x("Hand")).toBeLessThan(drawn.night?.from ?? 0);
+    expect(x("Saucer")).toBeGreaterThan(drawn.night?.to ?? WIDTH);
+  });
+
+  test("no block or label lies over another", () => {
+    for (const row of new Set(drawn.placed.map(({ y }) => y))) {
+      const blocks = drawn.placed
+        .filter(({ y }) => y === row)
+        .map(({ x, width }) => [x, x + width] as const)
+        .sort((a, b) => a[0] - b[0]);
+      blocks.slice(1).forEach(([from], i) => {
+        expect(from).toBeGreaterThanOrEqual(blocks[i]?.[1] ?? 0);
+      });
+    }
+  });
+
+  test("what finds no room is counted", () => {
+    const many = Array.from({ length: 9 }, (_, i) => ({
+      name: `Piece ${i} with a long name`,
+      from: now,
+      until: now + hour,
+      state: "go" as const,
+    }));
+    const crowded = dayLine(many, now, wall("UTC"));
+    expect(crowded.placed.length + crowded.left).toBe(9);
+    expect(crowded.left).toBeGreaterThan(0);
+  });
+});
