@@ -13,5 +13,5 @@ export const config = defineConfig({
   forceUtcTimezone: true,
   pool: { min: 0, max: 10 },
   driverOptions: { connection: { connectionTimeoutMillis: 3000 } },
-  migrations: { path: migrations, pathTs: migrations, glob: "!(*.d).{js,ts}", snapshot: false, emit: "ts" },
+  migrations: { path: migrations, pathTs: migrations, glob: "!(*.d).{js,ts}", snapshot: false, emit: "ts", silent: true },
 });

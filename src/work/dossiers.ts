@@ -74,8 +74,11 @@ export async function importDossier(value: unknown, { asCopy = false } = {}): Pr
 }
 
 async function keep(tx: Em, { piece, treatment }: Dossier, pictures: Awaited<ReturnType<typeof inspectAll>>): Promise<void> {
-  if (await tx.findOne(Treatment, treatment.id))
+  const here = await tx.findOne(Treatment, treatment.id, { populate: ["piece"] });
+  if (here && !here.deletedAt && !here.piece.deletedAt)
     throw collided("This treatment is here already. Import it as a copy, or delete the one that is here first.");
+  if (here) await tx.nativeDelete(Treatment, { id: treatment.id });
+  tx.clear(); // what was deleted gives way to the dossier
   const known = await tx.findOne(Piece, piece.id, { populate: ["parts"] });
   const home =
     known ??

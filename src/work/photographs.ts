@@ -2,6 +2,7 @@ import { inspectPhotograph, PHOTOGRAPH_MAX_BYTES } from "@/formats/photograph";
 import { Photograph, Treatment } from "@/store/entities";
 import { em as openEm } from "@/store/orm";
 import { photographBytes } from "@/store/queries";
+import { once } from "./once";
 import { invalid, notFound, tooLarge } from "./problems";
 
 export interface PhotographInput {
@@ -20,8 +21,7 @@ export async function addPhotograph(
   if (bytes.length > PHOTOGRAPH_MAX_BYTES) throw tooLarge("The photograph is over 12 MB. Save it smaller, then add it again.");
   const inspection = await inspectPhotograph(bytes);
   if (!inspection.ok) throw invalid([{ path: "/file", message: inspection.message }], inspection.message);
-  const em = await openEm();
-  await em.transactional(async (tx) => {
+  await once(async (tx) => {
     if (await tx.findOne(Photograph, id)) return;
     const treatment = await tx.findOne(Treatment, { id: treatmentId, deletedAt: null });
     if (!treatment) throw notFound("This treatment");

@@ -3,14 +3,14 @@ import { Part, Piece, Treatment } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
 import { type PhotographRecord, photographsOf, type TreatmentRecord, treatmentsOfPiece } from "@/store/queries";
 import { NewPiece, NewTreatment, PieceEdit } from "./inputs.schema";
+import { once } from "./once";
 import { parse } from "./parse";
 import { collided, notFound } from "./problems";
 
 /** Enter a piece with its first part and treatment; a repeat with the same id is answered, not doubled. */
 export async function createPiece(input: unknown, now: Date): Promise<{ id: string; treatment_id: string }> {
   const { id, treatment_id, title, reference, owner_reference, kind, part, treatment_title, promised } = parse(NewPiece, input);
-  const em = await openEm();
-  await em.transactional(async (tx) => {
+  await once(async (tx) => {
     if (await tx.findOne(Piece, id)) return;
     const piece = tx.create(Piece, {
       id,
@@ -60,8 +60,7 @@ export async function editPiece(id: string, input: unknown): Promise<{ version: 
 /** Another treatment of a piece, on its first part. */
 export async function addTreatment(pieceId: string, input: unknown, now: Date): Promise<{ id: string }> {
   const { id, title, promised } = parse(NewTreatment, input);
-  const em = await openEm();
-  await em.transactional(async (tx) => {
+  await once(async (tx) => {
     if (await tx.findOne(Treatment, id)) return;
     const piece = await tx.findOne(Piece, { id: pieceId, deletedAt: null });
     const part = await tx.findOne(Part, { piece: pieceId }, { orderBy: { position: "asc" } });

@@ -12,14 +12,14 @@ import { profileOf } from "./profile";
 import { reviewOf } from "./review";
 import { routeOf } from "./route";
 import { byRank, plateOf } from "./shelf";
-import { AIR, CHIP, coated, JAR, logOf, MINUTE, matched, mixed, NOON, sanded, surveyed } from "./story.fixture";
+import { AIR, CHIP, coated, JAR, logOf, MINUTE, matched, mixed, NOON, sanded, surveyed, type Told } from "./story.fixture";
 
-type Told = Parameters<typeof logOf>;
+type Tale = readonly Told[];
 const CLIMATE = { constant_C: 20 };
 const ready: EventBody = { kind: "station-done", station: "ready" };
 
 /** Everything that a page derives from a log at noon (plus minutes). */
-function seen(told: Told, minutes = 0) {
+function seen(told: Tale, minutes = 0) {
   const treatment = readLog(logOf(...told));
   const plan = planOf(JAR, treatment);
   const ruling = rulingClock(treatment);
@@ -33,7 +33,7 @@ function seen(told: Told, minutes = 0) {
   return { treatment, plan, cures, brief, now, act: actAt(brief, now), plate: plateOf(brief, now, wall("UTC")) };
 }
 
-const filling = (...more: Told): Told => [[500, surveyed()], [480, matched], [300, ready], ...more];
+const filling = (...more: Told[]): Tale => [[500, surveyed()], [480, matched], [300, ready], ...more];
 
 describe("the plan", () => {
   test("is not there before the survey", () => {
@@ -105,7 +105,7 @@ describe("the next act", () => {
 
   test("follows a layer through its windows", () => {
     const placed: EventBody = { kind: "placed", layer: 1, applied_mm: 5.6 };
-    const at = (minutes: number, ...more: Told) => seen(filling([0, mixed(1)], ...more), minutes);
+    const at = (minutes: number, ...more: Told[]) => seen(filling([0, mixed(1)], ...more), minutes);
     expect(at(2).act).toMatchObject({ state: "go", title: "Place layer 1" });
     expect(at(36).act).toMatchObject({ state: "closing", title: "Place layer 1" });
     expect(at(36, [-10, placed]).act).toMatchObject({ state: "off", title: "Trim layer 1" });
@@ -127,7 +127,7 @@ describe("the next act", () => {
   });
 
   test("walks the ladder, then the coats, then signs", () => {
-    const levelled: Told = filling(
+    const levelled: Tale = filling(
       [200, { kind: "station-done", station: "fill" }],
       ...[120, 180, 280, 400, 600, 1200].map((grade) => [100, sanded(grade)] as const),
     );
@@ -136,7 +136,7 @@ describe("the next act", () => {
       title: "Sand with P180",
     });
     expect(seen(levelled).act).toMatchObject({ station: "level", title: "Leave Level" });
-    const coats: Told = [
+    const coats: Tale = [
       ...levelled,
       [90, { kind: "station-done", station: "level" }],
       [80, { kind: "step-done", station: "colour", step: "dust" }],
@@ -255,7 +255,7 @@ test("each damage is drawn in its own cut", () => {
 });
 
 describe("closing", () => {
-  const told: Told = filling(
+  const told: Tale = filling(
     [250, mixed(1)],
     [240, { kind: "placed", layer: 1, applied_mm: 5.7 }],
     [200, { kind: "station-done", station: "fill" }],

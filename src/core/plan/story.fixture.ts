@@ -1,6 +1,6 @@
 import type { ClassName } from "../catalogue";
 import type { EventBody, LogEntry } from "../record/events.schema";
-import type { Damage } from "../survey/measures.data";
+import type { Damage, DamageOf } from "../survey/measures.data";
 import type { PieceFacts } from "./plan";
 
 /** Noon of a made-up day; the tests' present. */
@@ -9,10 +9,13 @@ export const MINUTE = 60_000;
 export const AIR = { temp_C: 20, rh_pct: 50 };
 
 export const JAR: PieceFacts = { kind: "vessel", substrate: "stoneware", finish: "glaze" };
-export const CHIP: Damage = { kind: "chip", length_mm: 34, depth_mm: 11, thickness_mm: 6 };
+export const CHIP: DamageOf<"chip"> = { kind: "chip", length_mm: 34, depth_mm: 11, thickness_mm: 6 };
 
-/** A log from [minutes before noon, body] pairs; ids are `00000000-0000-4000-8000-…seq`. */
-export function logOf(...entries: ReadonlyArray<readonly [minutesAgo: number, body: EventBody, corrects?: string]>): LogEntry[] {
+/** Minutes before noon, what was written, and what it corrects. */
+export type Told = readonly [minutesAgo: number, body: EventBody, corrects?: string];
+
+/** A log from what was told; ids are `00000000-0000-4000-8000-…seq`. */
+export function logOf(...entries: readonly Told[]): LogEntry[] {
   return entries.map(([minutesAgo, body, corrects], i) => ({
     id: idOf(i + 1),
     seq: i + 1,

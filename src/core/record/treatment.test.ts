@@ -66,16 +66,16 @@ test("closing ends it, reopening brings it back", () => {
 });
 
 test("a ladder that is set anew starts the walk anew", () => {
-  const P = (grade: number) => ({ system: "P", grade }) as const;
+  const grade = (n: number) => ({ system: "P", grade: n }) as const;
   const log = logOf(
     [90, surveyed()],
     [80, matched],
     [70, sanded(120)],
-    [60, { kind: "ladder-set", from: P(180), to: P(400) }],
+    [60, { kind: "ladder-set", from: grade(180), to: grade(400) }],
     [50, sanded(180)],
   );
-  expect(readLog(log).level).toEqual([{ kind: "grit-done", grade: P(180) }]);
-  expect(readLog(log).ladder).toEqual({ from: P(180), to: P(400) });
+  expect(readLog(log).level).toEqual([{ kind: "grit-done", grade: grade(180) }]);
+  expect(readLog(log).ladder).toEqual({ from: grade(180), to: grade(400) });
 });
 
 test("what of a clock is done: placed, trimmed after it, clamps off after it", () => {

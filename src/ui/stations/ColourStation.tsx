@@ -104,7 +104,16 @@ export function ColourStation({ treatment, plan, coats, marks, cures, acts, done
             )}
           </div>
         )}
-        <LeaveStation treatment={treatment} station="colour" next={next} done={done} needed missing={missing} main={missing === ""} />
+        <LeaveStation
+          treatment={treatment}
+          station="colour"
+          next={next}
+          done={done}
+          needed
+          missing={missing}
+          main={missing === ""}
+          early={waiting ? { until: `coat ${laid} is dry ${wall.when(readyAt, now)}`, judged: "It is dry to the touch" } : undefined}
+        />
       </aside>
     </div>
   );

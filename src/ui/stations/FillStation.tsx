@@ -8,8 +8,9 @@ import type { FillPlan, StationPlan } from "@/core/plan/plan";
 import { profileOf } from "@/core/plan/profile";
 import { type StepMark, stepKey, trimStep } from "@/core/record/treatment";
 import type { Damage } from "@/core/survey/measures.data";
+import type { Wall } from "@/core/units";
 import type { Air } from "../frame/climate";
-import { useNow } from "../frame/now";
+import { useNow, useWall } from "../frame/now";
 import { Section } from "../section/Section";
 import { Cautions } from "./Cautions";
 import { ClockPanel } from "./ClockPanel";
@@ -72,6 +73,7 @@ function Fill({
   const laid = running?.layer ?? 0;
   const nextLayer = rows.find(({ mixed }) => mixed === undefined);
   const now = useNow();
+  const wall = useWall();
   const hard = running?.stages.find(({ stage }) => stage === "hard")?.at;
   const waiting = running !== undefined && (hard === undefined || hard > now);
   return (
@@ -90,14 +92,9 @@ function Fill({
           next={next}
           done={done}
           needed
-          missing={
-            nextLayer
-              ? `layer ${nextLayer.layer} is not laid`
-              : rows.some(({ layer }) => placed[layer] === undefined)
-                ? "the last layer is not placed"
-                : ""
-          }
+          missing={missing(rows)}
           main={!nextLayer}
+          early={waiting && running ? { until: hardWords(running, hard, wall, now), judged: "The thumbnail says it is hard" } : undefined}
         />
         <div className="mt-3">
           <Cautions of={row.hazards} short={laid > 0} />
@@ -124,6 +121,18 @@ function Fill({
       </section>
     </div>
   );
+}
+
+/** What of the layers is still to be recorded before Fill can be left. */
+function missing(rows: readonly LayerRow[]): string {
+  const unmixed = rows.find(({ mixed }) => mixed === undefined);
+  if (unmixed) return `layer ${unmixed.layer} is not laid`;
+  const unplaced = rows.find(({ placed_mm }) => placed_mm === undefined);
+  return unplaced ? `layer ${unplaced.layer} is not placed` : "";
+}
+
+function hardWords({ layer }: RunningCure, hard: number | undefined, wall: Wall, now: number): string {
+  return hard === undefined ? `layer ${layer} does not set here` : `layer ${layer} is hard ${wall.when(hard, now)}`;
 }
 
 function tagOf({ layer, applied_mm, cured_mm, mixed, hard_at }: LayerRow, upcoming: number | undefined, waiting: boolean) {

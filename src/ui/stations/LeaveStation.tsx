@@ -15,18 +15,21 @@ interface Props {
   readonly needed: boolean;
   /** Whether leaving is the one thing to do now. */
   readonly main?: boolean;
+  /** A clock that is not through yet, and the words of one who judges by hand that it is. */
+  readonly early?: { readonly until: string; readonly judged: string } | undefined;
 }
 
 /** The end of a station: done, or skipped with a reason. */
-export function LeaveStation({ treatment, station, next, done, missing, needed, main = true }: Props) {
+export function LeaveStation({ treatment, station, next, done, missing, needed, main = true, early }: Props) {
   const router = useRouter();
   const log = useLog();
   const [skipping, setSkipping] = useState(false);
   const [reason, setReason] = useState("");
   const to = () => router.push(`/treatments/${treatment}/${next}`);
-  const leave = async () => {
-    if (await log.write({ kind: "station-done", station })) to();
+  const leave = async (note?: string) => {
+    if (await log.write({ kind: "station-done", station, ...(note ? { note } : {}) })) to();
   };
+  const open = missing || (early ? early.until : "");
   const skip = async () => {
     if (reason.trim() !== "" && (await log.write({ kind: "station-skipped", station, reason: reason.trim() }))) to();
   };
@@ -43,12 +46,17 @@ export function LeaveStation({ treatment, station, next, done, missing, needed, 
     <div className="mt-4 grid gap-2">
       <button
         type="button"
-        className={`btn big ${main && missing === "" ? "go" : ""}`}
-        disabled={missing !== "" || log.busy}
+        className={`btn big ${main && open === "" ? "go" : ""}`}
+        disabled={open !== "" || log.busy}
         onClick={() => void leave()}
       >
-        {missing === "" ? `Leave ${stationLabel(station)}, go to ${stationLabel(next)}` : `Not yet: ${missing}`}
+        {open === "" ? `Leave ${stationLabel(station)}, go to ${stationLabel(next)}` : `Not yet: ${open}`}
       </button>
+      {early && missing === "" && (
+        <button type="button" className="link-btn justify-self-start" disabled={log.busy} onClick={() => void leave(early.judged)}>
+          {early.judged}: leave {stationLabel(station)} now
+        </button>
+      )}
       {skipping ? (
         <form
           className="grid gap-2"

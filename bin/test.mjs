@@ -1,0 +1,117 @@
+import { existsSync, mkdirSync, readFileSync, rmSync } from "node:fs";
+import path from "node:path";
+import { buildApp } from "./lib/build.mjs";
+import { ensurePackages } from "./lib/packages.mjs";
+import { freePort, startCluster } from "./lib/postgres.mjs";
+import { quiet } from "./lib/run.mjs";
+import { ensurePackage } from "./lib/system.mjs";
+
+const ROOT = path.resolve(import.meta.dirname, "..");
+const BIN = path.join(ROOT, "node_modules", ".bin");
+const DATA = path.join(ROOT, ".data");
+/** `npm test -- jest` runs only the steps whose name holds one of the words. */
+const only = process.argv.slice(2);
+const tally = { passed: 0, failed: 0 };
+
+process.chdir(ROOT);
+Object.assign(process.env, { NEXT_TELEMETRY_DISABLED: "1", TZ: "Europe/Berlin", FORCE_COLOR: "0" });
+// a test run never touches the user's database
+process.env.DATABASE_URL = "";
+
+ensurePackages(ROOT);
+mkdirSync(DATA, { recursive: true });
+const cluster = await startCluster({ folder: path.join(DATA, "scratch-pg"), firstPort: 54417, databases: [], scratch: true });
+try {
+  step("lint and format", "biome", ["check", "--error-on-warnings", "."]);
+  step("types: routes", "next", ["typegen"]);
+  step("types", "tsc", ["--noEmit", "-p", "."]);
+  step("import rules", "depcruise", ["src", "--config", ".dependency-cruiser.cjs"]);
+  await jest();
+  await endToEnd();
+} finally {
+  cluster.stop();
+}
+console.log(`\n${tally.passed} passed, ${tally.failed} failed`);
+process.exit(tally.failed === 0 ? 0 : 1);
+
+function wanted(name) {
+  return only.length === 0 || only.some((word) => name.includes(word));
+}
+
+/** A step that passes or fails as a whole. */
+function step(name, program, args, env = {}) {
+  if (!wanted(name)) return true;
+  const began = Date.now();
+  const { status, stdout, stderr } = quiet(path.join(BIN, program), args, { env: { ...process.env, ...env }, maxBuffer: 1 << 28 });
+  const ok = status === 0;
+  tally[ok ? "passed" : "failed"] += 1;
+  console.log(`${ok ? "✓" : "✗"} ${name} (${((Date.now() - began) / 1000).toFixed(1)} s)`);
+  if (!ok) console.log(stdout, stderr);
+  return ok;
+}
+
+async function database(name) {
+  cluster.drop(name);
+  const fresh = await startCluster({ folder: path.join(DATA, "scratch-pg"), firstPort: 54417, databases: [name], scratch: true });
+  return fresh.url(name);
+}
+
+async function jest() {
+  if (!wanted("jest")) return;
+  const url = await database("scratch_store");
+  const report = path.join(DATA, "jest.json");
+  rmSync(report, { force: true });
+  step("migrations: up", "tsx", ["bin/migrate.ts", "up"], { DATABASE_URL: url });
+  step("migrations: none missing", "tsx", ["bin/migrate.ts", "check"], { DATABASE_URL: url });
+  // unit tests also in a zone on the other side of the date line: no time of day may leak in
+  for (const [project, zone] of [
+    ["unit", "Pacific/Auckland"],
+    ["store", "Europe/Berlin"],
+  ]) {
+    rmSync(report, { force: true });
+    const args = ["--selectProjects", project, "--json", `--outputFile=${report}`, ...(project === "store" ? ["--runInBand"] : [])];
+    const { stderr } = quiet(path.join(BIN, "jest"), args, { env: { ...process.env, DATABASE_URL: url, TZ: zone }, maxBuffer: 1 << 28 });
+    const found = existsSync(report)
+      ? JSON.parse(readFileSync(report, "utf8"))
+      : { numPassedTests: 0, numFailedTests: 0, numFailedTestSuites: 1 };
+    count(
+      `jest, ${project}`,
+      found.numPassedTests,
+      found.numFailedTests + (found.numRuntimeErrorTestSuites ?? 0) || (found.success === false ? 1 : 0),
+      stderr,
+    );
+  }
+}
+
+async function endToEnd() {
+  if (!wanted("e2e")) return;
+  ensurePackage("chromium");
+  buildApp(ROOT);
+  const [empty, demo] = [await database("scratch_empty"), await database("scratch_demo")];
+  step("e2e: prepare empty", "tsx", ["bin/prepare.ts"], { DATABASE_URL: empty });
+  step("e2e: prepare demo", "tsx", ["bin/prepare.ts", "--demo"], { DATABASE_URL: demo });
+  const gate = await freePort(54517);
+  const away = demo.replace(/:\d+\//, `:${gate}/`);
+  const report = path.join(DATA, "playwright.json");
+  rmSync(report, { force: true });
+  const env = {
+    ...process.env,
+    E2E_EMPTY_URL: empty,
+    E2E_DEMO_URL: demo,
+    E2E_AWAY_URL: away,
+    E2E_DATABASE_PORT: new URL(demo).port,
+    E2E_REPORT: report,
+  };
+  const files = only.filter((word) => word !== "e2e");
+  const { stdout, stderr } = quiet(path.join(BIN, "playwright"), ["test", ...files], { env, maxBuffer: 1 << 28 });
+  const stats = existsSync(report) ? JSON.parse(readFileSync(report, "utf8")).stats : { expected: 0, unexpected: 1, flaky: 0 };
+  count("playwright", stats.expected, stats.unexpected + stats.flaky, stdout + stderr);
+}
+
+function count(name, passed, failed, output) {
+  tally.passed += passed;
+  tally.failed += failed;
+  console.log(`${failed === 0 && passed > 0 ? "✓" : "✗"} ${name}: ${passed} passed, ${failed} failed`);
+  if (passed === 0 && failed === 0) tally.failed += 1;
+  if (failed > 0 || passed === 0) console.log(output);
+}

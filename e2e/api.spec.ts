@@ -1,0 +1,50 @@
+import { expect, test } from "@playwright/test";
+import { newTreatment } from "./support";
+
+const chip = { solids: [{ shape: "edgeChip", length: 34, depth: 11, thickness: 6 }] };
+
+test("calculations answer over HTTP as they do in the core, and are described", async ({ request }) => {
+  const answer = await request.post("/api/calc/volume", { data: chip });
+  expect(answer.status()).toBe(200);
+  expect((await answer.json()).volume_cm3).toBeCloseTo(1.762, 3);
+  const described = await (await request.get("/api/openapi.json")).json();
+  expect(described.openapi).toBe("3.1.0");
+  for (const path of Object.keys(described.paths)) expect((await request.post(path, { data: {} })).status()).toBe(422);
+});
+
+test("refusals are problem documents", async ({ request }) => {
+  const refusal = await request.post("/api/calc/volume", {
+    data: { solids: [{ shape: "box", length: -1, width: 1, depth: 1 }], sparkle: 1 },
+  });
+  expect(refusal.status()).toBe(422);
+  expect(refusal.headers()["content-type"]).toContain("application/problem+json");
+  expect(await refusal.json()).toMatchObject({
+    type: expect.any(String),
+    title: expect.any(String),
+    status: 422,
+    detail: expect.any(String),
+    errors: expect.arrayContaining([
+      { path: "/sparkle", message: "is not a known field" },
+      { path: "/solids/0/length", message: "must be above 0" },
+    ]),
+  });
+  expect((await request.post("/api/calc/polish", { data: {} })).status()).toBe(404);
+  expect((await request.post("/api/calc/volume", { data: "{", headers: { "content-type": "application/json" } })).status()).toBe(400);
+  expect((await request.post("/api/calc/volume", { data: "x=1", headers: { "content-type": "text/plain" } })).status()).toBe(415);
+  expect((await request.post("/api/calc/volume", { data: { solids: "x".repeat(1_100_000) } })).status()).toBe(413);
+});
+
+test("another site's page cannot write here", async ({ request }) => {
+  const answer = await request.post("/api/climate", {
+    data: { source: "hand", temp_C: 20, rh_pct: 50 },
+    headers: { "sec-fetch-site": "cross-site" },
+  });
+  expect(answer.status()).toBe(403);
+});
+
+test("a treatment's dossier comes as a file", async ({ page }) => {
+  const { treatment } = await newTreatment(page);
+  const answer = await page.request.get(`/api/treatments/${treatment}/dossier`);
+  expect(answer.headers()["content-disposition"]).toMatch(/attachment; filename=".+\.dossier\.json"/);
+  expect((await answer.json()).treatment.id).toBe(treatment);
+});

@@ -1,0 +1,168 @@
+import { expect, test } from "@playwright/test";
+import { demoTreatment, MATCHED, newTreatment, SURVEYED, write } from "./support";
+
+test("the bench is alive at first sight: work now, hands off, the Shelf in its order", async ({ page }) => {
+  await page.goto("/");
+  await expect(
+    page
+      .getByRole("region", { name: "What you can do now" })
+      .getByRole("link", { name: /^Start/ })
+      .first(),
+  ).toBeVisible();
+  const off = page.getByRole("complementary", { name: "Hands off" });
+  await expect(off.getByText("Figure hand")).toBeVisible();
+  await expect(page.getByRole("region", { name: "Next windows" })).toBeVisible();
+  const plates = page.getByRole("complementary", { name: "Shelf" }).getByRole("link");
+  expect(await plates.count()).toBeGreaterThanOrEqual(4);
+  await expect(page.getByRole("complementary", { name: "Shelf" })).toContainText("Lemonade jar");
+});
+
+test("a plate leads to where its piece stands", async ({ page }) => {
+  await page.goto("/objects");
+  await page
+    .getByRole("complementary", { name: "Shelf" })
+    .getByRole("link", { name: /Figure hand/ })
+    .click();
+  await expect(page).toHaveURL(new RegExp(`${demoTreatment("figure-hand")}/join$`));
+  await expect(page.getByText("Don’t touch").first()).toBeVisible();
+});
+
+test("the clock goes on by itself: the plate counts down without a reload", async ({ page }) => {
+  await page.clock.install();
+  await page.goto(`/treatments/${demoTreatment("figure-hand")}/join`);
+  const timer = page.getByRole("timer");
+  const before = await timer.textContent();
+  await page.clock.runFor(10 * 60_000);
+  expect(await timer.textContent()).not.toBe(before);
+});
+
+test("a treatment opens where it stands", async ({ page }) => {
+  await page.goto(`/treatments/${demoTreatment("carousel-hare")}`);
+  await expect(page).toHaveURL(/\/colour$/);
+  await page.goto(`/treatments/${demoTreatment("organ-pipe")}`);
+  await expect(page).toHaveURL(/\/match$/);
+  await page.goto(`/treatments/${demoTreatment("prize-saucer")}`);
+  await expect(page).toHaveURL(/\/close$/);
+});
+
+test("find or jump: with the key, over pieces and treatments, near words, places, and nothing", async ({ page }) => {
+  await page.goto("/");
+  await page.keyboard.press("/");
+  const box = page.getByRole("combobox");
+  await box.fill("HF-052");
+  await expect(page.getByRole("option", { name: /Figure hand/ })).toBeVisible();
+  await box.fill("concertyna");
+  await expect(page.getByRole("option", { name: /Concertina.*near it/s })).toBeVisible();
+  await box.fill("obj");
+  await page
+    .getByRole("option", { name: /Objects/ })
+    .first()
+    .waitFor();
+  await page.keyboard.press("Enter");
+  await expect(page).toHaveURL(/\/objects$/);
+  await page.keyboard.press("/");
+  await page.getByRole("combobox").fill("bandoneon");
+  await expect(page.getByText("No piece called “bandoneon”")).toBeVisible();
+  await page.getByRole("button", { name: /New piece “bandoneon”/ }).click();
+  await expect(page.getByLabel("What is it?")).toHaveValue("bandoneon");
+});
+
+test("keys: g o, g b, s, ?, numbers", async ({ page }) => {
+  await page.goto("/objects");
+  await page.keyboard.press("g");
+  await page.keyboard.press("b");
+  await expect(page).toHaveURL(/\/$/);
+  await page.keyboard.press("s");
+  await expect(page.locator(".shelf a:focus")).toHaveCount(1);
+  await page.keyboard.press("?");
+  await expect(page.getByRole("heading", { name: "All keys" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.locator("body").click({ position: { x: 5, y: 60 } });
+  await page.keyboard.press("1");
+  await expect(page).toHaveURL(/\/treatments\//);
+});
+
+test("objects: filtered, sorted, searched, the selected one beside the list", async ({ page }) => {
+  await page.goto("/objects");
+  const rows = page.locator(".obj-row");
+  await expect(rows.filter({ hasText: "Barrel-organ lid" })).toBeVisible();
+  await page.getByRole("button", { name: /^Closed/ }).click();
+  await expect(rows.filter({ hasText: "Prize saucer" })).toBeVisible();
+  await expect(rows.filter({ hasText: "Lemonade jar" })).toHaveCount(0);
+  await page.getByRole("button", { name: /^On the way/ }).click();
+  await page.getByRole("button", { name: "Mark", exact: true }).click();
+  const marks = (await rows.locator(".sub").allTextContents()).filter((text) => /^HF-/.test(text));
+  expect(marks).toEqual([...marks].sort());
+  await page.getByRole("searchbox").fill("gypsum");
+  await expect(rows).toHaveCount(1);
+  await expect(page.getByRole("complementary", { name: "Selected piece" })).toContainText("Cherub relief");
+  await page.getByRole("searchbox").fill("nothing like it");
+  await expect(page.getByText("No piece here for “nothing like it”")).toBeVisible();
+});
+
+test("the climate set by hand moves the clocks on every page, until it is given back", async ({ page }) => {
+  const { treatment } = await newTreatment(page);
+  await write(page, treatment, 0, SURVEYED);
+  await write(page, treatment, 1, MATCHED);
+  await write(page, treatment, 2, { kind: "mixed", class: "epoxy-putty", layer: 1, thickness_mm: 5, climate: { temp_C: 18, rh_pct: 50 } });
+  await page.goto(`/treatments/${treatment}/fill`);
+  const hard = page.getByRole("row", { name: /Hard: sand/ });
+  const cool = (await hard.textContent()) ?? "";
+  await page.getByRole("button", { name: /^Climate/ }).click();
+  await page.getByLabel("Temperature").fill("warm");
+  await page.getByRole("button", { name: "Run the clocks on this" }).click();
+  await expect(page.getByText("“warm” is not a number.")).toBeVisible();
+  await page.getByLabel("Temperature").fill("400");
+  await page.getByRole("button", { name: "Run the clocks on this" }).click();
+  await expect(page.getByText("must be 300 or less")).toBeVisible();
+  await page.getByLabel("Temperature").fill("31");
+  await page.getByRole("button", { name: "Run the clocks on this" }).click();
+  await expect(page.getByRole("button", { name: /^Climate: 31 °C.*set by hand/ })).toBeVisible();
+  await expect(hard).not.toHaveText(cool);
+  await page.getByRole("button", { name: /^Climate/ }).click();
+  await page.getByRole("button", { name: "Back to the sensor" }).click();
+  await expect(page.getByRole("button", { name: /^Climate: 31/ })).toHaveCount(0);
+});
+
+test("a piece is corrected, given a second treatment, deleted and brought back", async ({ page }) => {
+  const { piece } = await newTreatment(page, { title: "Wheel-of-luck disc" });
+  await page.goto(`/objects/${piece}`);
+  await page.getByLabel("What is it?").fill("Wheel-of-luck disc, large");
+  await page.getByRole("button", { name: "Save the piece" }).click();
+  await expect(page.getByRole("heading", { name: "Wheel-of-luck disc, large" })).toBeVisible();
+  await page.getByRole("button", { name: "New treatment" }).click();
+  await expect(page.getByText("Say in two words what is to be mended.")).toBeVisible();
+  await page.getByLabel("What else is to be mended?").fill("worn hub");
+  await page.getByRole("button", { name: "New treatment" }).click();
+  await expect(page).toHaveURL(/\/survey$/);
+  await page.goto(`/objects/${piece}`);
+  await page.getByRole("button", { name: "Delete this piece with its treatments" }).click();
+  await page.getByRole("button", { name: "Undo" }).click();
+  await page.goto(`/objects/${piece}`);
+  await expect(page.getByRole("link", { name: /worn hub/ })).toBeVisible();
+});
+
+test("a survey corrected after the choice says so at Match", async ({ page }) => {
+  const { treatment } = await newTreatment(page);
+  await write(page, treatment, 0, SURVEYED);
+  await write(page, treatment, 1, MATCHED);
+  await page.goto(`/treatments/${treatment}/survey`);
+  await page.getByLabel("Depth down from the edge").fill("9");
+  await page.getByRole("button", { name: "Save, go to Match" }).click();
+  await expect(page.getByText(/The survey was changed after you chose/)).toBeVisible();
+  const { treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
+  expect(kept.log).toHaveLength(3);
+  expect(kept.log[2].corrects).toBe(kept.log[0].id);
+});
+
+test("a step taken back is open again, and the log keeps both entries", async ({ page }) => {
+  const { treatment } = await newTreatment(page);
+  await write(page, treatment, 0, SURVEYED);
+  await write(page, treatment, 1, MATCHED);
+  await page.goto(`/treatments/${treatment}/ready`);
+  await page.getByRole("button", { name: /^Done: Photograph/ }).click();
+  await page.getByRole("button", { name: "Take back" }).click();
+  await expect(page.getByRole("button", { name: /^Done: Photograph/ })).toBeVisible();
+  const { treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
+  expect(kept.log.map(({ body }: { body: { kind: string } }) => body.kind)).toEqual(["surveyed", "matched", "step-done", "withdrawn"]);
+});

@@ -1,0 +1,207 @@
+import { expect, test } from "@playwright/test";
+import { expectAccessible, photograph } from "./support";
+
+/** The whole job by a new user, from nothing to the printed record. One database, one story, in order. */
+test("from an empty bench to the record, and back in from its dossier", async ({ page }) => {
+  test.setTimeout(180_000);
+  const done = (name: string | RegExp) => page.getByRole("button", { name }).click();
+
+  await test.step("the empty bench leads to the first piece", async () => {
+    await page.goto("/");
+    await expect(page.getByRole("heading", { name: "Nothing on the bench yet" })).toBeVisible();
+    await expect(page.getByText("Nothing is curing")).toBeVisible();
+    await expectAccessible(page);
+    await page.getByRole("link", { name: "New piece" }).click();
+  });
+
+  await test.step("enter it; what is missing is said at the field", async () => {
+    await page.getByLabel("What is it?").fill("Ginger-beer jar");
+    await done("Enter it, go to Survey");
+    await expect(page.getByText("Give it a mark, so that it is found again.")).toBeVisible();
+    await expect(page.getByLabel("What is it?")).toHaveValue("Ginger-beer jar");
+    await page.getByLabel("Mark").fill("HF-101");
+    await page.getByLabel("Owner’s reference").fill("stand 7");
+    await page.getByLabel("Kind of piece").selectOption("vessel");
+    await page.getByLabel("Damaged part").fill("rim");
+    await page.getByLabel("Made of").selectOption("stoneware");
+    await page.getByLabel("Finish on it").selectOption("glaze");
+    await page.getByLabel("What is to be mended?").fill("rim chip");
+    await expectAccessible(page);
+    await done("Enter it, go to Survey");
+    await expect(page).toHaveURL(/\/survey$/);
+  });
+
+  await test.step("survey in inches and millimetres, with a photograph", async () => {
+    await done("Edge chip");
+    await page.getByLabel("Length along the edge").fill("1 3/16 in");
+    await expect(page.getByText("30.2 mm", { exact: true })).toBeVisible();
+    await page.getByLabel("Depth down from the edge").fill("6");
+    await page.getByLabel("Thickness of the wall").fill("0.5 cm");
+    await expect(page.getByRole("img", { name: /Edge chip, scale/ })).toBeVisible();
+    await done("Washed or soaked: Yes");
+    await done("Food or drink touches it: No");
+    await page.getByLabel("View and light of the next photograph").fill("rim, raking light");
+    await page.locator("input[type=file]").setInputFiles(await photograph());
+    await expect(page.getByRole("img", { name: /rim, raking light/ })).toBeVisible();
+    await expect(page.getByLabel("Length along the edge")).toHaveValue("1 3/16 in");
+    await done("Save, go to Match");
+    await expect(page).toHaveURL(/\/match$/);
+  });
+
+  await test.step("match: ranked, refused with what instead, stance, choose", async () => {
+    await expect(page.getByText("Epoxy putty", { exact: true }).first()).toBeVisible();
+    const refused = page.getByRole("region", { name: "Refused" });
+    await expect(refused.getByText(/It drinks water, and this piece is washed/).first()).toBeVisible();
+    await expect(refused.getByText(/Use epoxy putty\./).first()).toBeVisible();
+    await done("Service first");
+    await expect(page.getByText(/Reversible first would pick/)).toBeVisible();
+    await done("Reversible first");
+    await page
+      .getByRole("button", { name: /All reasons/ })
+      .first()
+      .click();
+    await expect(page.getByText(/Rule .+;/).first()).toBeVisible();
+    const choose = page.getByRole("button", { name: "Choose Epoxy putty" });
+    if (await choose.isVisible()) await choose.click();
+    await expectAccessible(page);
+    await done("Plan this repair");
+    await expect(page).toHaveURL(/\/ready$/);
+  });
+
+  await test.step("make ready: every step recorded, one skipped with its reason", async () => {
+    await page.getByRole("button", { name: "Skip: Fix a dam with parting film behind the loss" }).click();
+    await page.getByLabel("Why is it skipped?").fill("the chip is shallow");
+    await done("Skip it");
+    await expect(page.getByText("the chip is shallow")).toBeVisible();
+    while ((await page.getByRole("button", { name: /^Done: / }).count()) > 0) {
+      const left = await page.getByRole("button", { name: /^Done: / }).count();
+      await page
+        .getByRole("button", { name: /^Done: / })
+        .first()
+        .click();
+      await expect(page.getByRole("button", { name: /^Done: / })).toHaveCount(left - 1);
+    }
+    await done("Leave Make ready, go to Fill");
+    await expect(page).toHaveURL(/\/fill$/);
+  });
+
+  await test.step("fill: weigh, a slip is caught, mixed now starts the clock on the Shelf", async () => {
+    await page.getByLabel(/^Part A: .+ Weighed/).fill("1.20");
+    await page.getByLabel(/^Part B: .+ Weighed/).fill("0.80");
+    await expect(page.getByText(/off: add 0.40 g of B/)).toBeVisible();
+    await page.getByLabel(/^Part B: .+ Weighed/).fill("1.20");
+    await expect(page.getByText(/Ratio right/)).toBeVisible();
+    await done("Mixed layer 1 now");
+    await expect(page.getByRole("timer")).toBeVisible();
+    await expect(page.getByRole("complementary", { name: "Shelf" }).getByText("Ginger-beer jar")).toBeVisible();
+    await expect(page.getByRole("button", { name: "Not yet: layer 1 is not placed" })).toBeDisabled();
+    await done("Placed");
+    await expect(page.getByText("Don’t touch").first()).toBeVisible();
+    await expectAccessible(page);
+  });
+
+  await test.step("the bench says hands off, and until when", async () => {
+    await page.getByRole("link", { name: "Bench", exact: true }).click();
+    await expect(page.getByRole("complementary", { name: "Hands off" }).getByText("Ginger-beer jar")).toBeVisible();
+    await expect(page.getByText("Hands off everything")).toBeVisible();
+    await page.getByRole("complementary", { name: "Hands off" }).getByRole("link").click();
+    await done(/The thumbnail says it is hard: leave Fill now/);
+    await expect(page).toHaveURL(/\/level$/);
+  });
+
+  await test.step("level: grit by grit, and back to a coarser one", async () => {
+    await done("P120 is done");
+    await done("P180 is done");
+    await done("Had to go back to a coarser grit");
+    await page.getByLabel("Back to").selectOption("120");
+    await page.getByLabel("Why", { exact: true }).fill("a deep line was left");
+    await done("Go back to P120");
+    await expect(page.getByRole("img", { name: /Grit ladder: P120 done, P180 done, P120 now, P180 to come/ })).toBeVisible();
+    for (;;) {
+      const next = page.getByRole("button", { name: /^P\d+ is done$/ });
+      if (!(await next.isVisible())) break;
+      const name = (await next.textContent()) ?? "";
+      await next.click();
+      await expect(page.getByRole("button", { name })).toHaveCount(0);
+      await page
+        .getByRole("button", { name: /^P\d+ is done$|^Leave Level/ })
+        .first()
+        .waitFor();
+    }
+    await done("Leave Level, go to Colour");
+    await expect(page).toHaveURL(/\/colour$/);
+  });
+
+  await test.step("colour: steps, and four thin coats, each with its clock", async () => {
+    await done("Coat 1 is on");
+    for (const coat of [2, 3, 4]) await done(`It is dry to the touch: coat ${coat} is on now`);
+    while ((await page.getByRole("button", { name: /^Done: / }).count()) > 0) {
+      const left = await page.getByRole("button", { name: /^Done: / }).count();
+      await page
+        .getByRole("button", { name: /^Done: / })
+        .first()
+        .click();
+      await expect(page.getByRole("button", { name: /^Done: / })).toHaveCount(left - 1);
+    }
+    await done(/It is dry to the touch: leave Colour now/);
+    await expect(page).toHaveURL(/\/close$/);
+  });
+
+  let treatment = "";
+  await test.step("close: after-photograph, planned against done, signed", async () => {
+    await page.locator("input[type=file]").setInputFiles(await photograph("after.jpg"));
+    await expect(page.getByRole("img", { name: /^After/ })).toBeVisible();
+    await expect(page.getByText(/back to P120: a deep line was left/)).toBeVisible();
+    await done("Sign and close");
+    await expect(page.getByText("Write your name or initial: the record is signed.")).toBeVisible();
+    await page.getByLabel("Final notes").fill("Sound. Next time a dam.");
+    await page.getByLabel(/Signed$/).fill("M.");
+    await expectAccessible(page);
+    await done("Sign and close");
+    await expect(page.getByText(/Signed and closed .*, M\./)).toBeVisible();
+    treatment = /treatments\/([^/]+)/.exec(page.url())?.[1] ?? "";
+  });
+
+  await test.step("the printed record holds it all", async () => {
+    await page.getByRole("link", { name: /Print view, A4/ }).click();
+    await expect(page.getByRole("heading", { name: "Ginger-beer jar, rim chip" })).toBeVisible();
+    for (const words of [
+      "Epoxy putty",
+      "A 1.20 g : B 1.20 g",
+      "Went back to P120: a deep line was left",
+      "signed M.",
+      "Sound. Next time a dam.",
+      "the chip is shallow",
+    ])
+      await expect(page.getByText(words).first()).toBeVisible();
+    await expect(page.getByRole("figure")).toHaveCount(2);
+    await expectAccessible(page);
+    const pdf = await page.pdf({ format: "A4" });
+    expect(pdf.length).toBeGreaterThan(20_000);
+    await page.emulateMedia({ media: "print" });
+    await expect(page.getByRole("button", { name: "Print on A4" })).toBeHidden();
+    await page.emulateMedia({ media: "screen" });
+  });
+
+  await test.step("deleted, undone, deleted, and in again from its dossier without loss", async () => {
+    const before = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
+    await page.goto(`/treatments/${treatment}/close`);
+    const remove = async () => {
+      await page.getByRole("button", { name: "More for this treatment" }).click();
+      await page.getByRole("menuitem", { name: "Delete this treatment" }).click();
+      await expect(page.getByText("Deleted: rim chip")).toBeVisible();
+    };
+    await remove();
+    await done("Undo");
+    await expect(page.getByRole("link", { name: /rim chip/ })).toBeVisible();
+    await page.goto(`/treatments/${treatment}/close`);
+    await remove();
+    await page.goto("/objects");
+    await page
+      .locator("input[type=file]")
+      .setInputFiles({ name: "jar.dossier.json", mimeType: "application/json", buffer: Buffer.from(JSON.stringify(before)) });
+    await expect(page.getByText(/Signed and closed .*, M\./)).toBeVisible();
+    const after = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
+    expect({ ...after, exported_at: "" }).toEqual({ ...before, exported_at: "" });
+  });
+});

@@ -1,0 +1,101 @@
+import { readFileSync } from "node:fs";
+import { createRequire } from "node:module";
+import path from "node:path";
+import { expect, type Locator, type Page } from "@playwright/test";
+import sharp from "sharp";
+
+const axe = readFileSync(createRequire(__filename).resolve("axe-core/axe.min.js"), "utf8");
+
+/** No violation that axe knows, on the page as it stands. */
+export async function expectAccessible(page: Page): Promise<void> {
+  await page.evaluate(axe);
+  const violations = await page.evaluate(async () => {
+    const found = await (
+      window as unknown as { axe: { run: () => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }> } }
+    ).axe.run();
+    return found.violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(" | ")}`);
+  });
+  expect(violations).toEqual([]);
+}
+
+/** The page may scroll down, never sideways. */
+export async function expectNoSideways(page: Page): Promise<void> {
+  const over = await page.evaluate(() => {
+    const main = document.querySelector(".shell-main") ?? document.documentElement;
+    return [document.documentElement.scrollWidth - window.innerWidth, main.scrollWidth - main.clientWidth];
+  });
+  expect(Math.max(...over)).toBeLessThanOrEqual(1);
+}
+
+/** The treatment of a demo dossier, by its file's name. */
+export function demoTreatment(name: string): string {
+  return JSON.parse(readFileSync(path.join(process.cwd(), "demo", `${name}.dossier.json`), "utf8")).treatment.id;
+}
+
+export const photograph = async (name = "rim.jpg") => ({
+  name,
+  mimeType: "image/jpeg",
+  buffer: await sharp({ create: { width: 800, height: 600, channels: 3, background: "#a98f6c" } })
+    .jpeg()
+    .toBuffer(),
+});
+
+/** Press Tab until the thing has the focus; fails when it never does. */
+export async function tabTo(page: Page, target: Locator): Promise<void> {
+  for (let presses = 0; presses < 160; presses++) {
+    if (await target.evaluate((element) => element === document.activeElement).catch(() => false)) return;
+    await page.keyboard.press("Tab");
+  }
+  throw new Error(`Tab never reached ${target}`);
+}
+
+/** Reach it by Tab, then press Enter. */
+export async function pressOn(page: Page, target: Locator): Promise<void> {
+  await tabTo(page, target);
+  await page.keyboard.press("Enter");
+}
+
+/** Reach a field by Tab and write in it. */
+export async function typeIn(page: Page, target: Locator, text: string): Promise<void> {
+  await tabTo(page, target);
+  await page.keyboard.press("ControlOrMeta+a");
+  await page.keyboard.type(text);
+}
+
+/** A piece of one's own through the API, for tests that change it; answers its treatment. */
+export async function newTreatment(page: Page, over: object = {}): Promise<{ piece: string; treatment: string }> {
+  const ids = { id: crypto.randomUUID(), treatment_id: crypto.randomUUID() };
+  const response = await page.request.post("/api/pieces", {
+    data: {
+      ...ids,
+      title: "Shooting-gallery mug",
+      reference: `T-${ids.id.slice(0, 6)}`,
+      owner_reference: "",
+      kind: "vessel",
+      part: { name: "rim", substrate: "stoneware", finish: "glaze" },
+      treatment_title: "rim chip",
+      ...over,
+    },
+  });
+  expect(response.status()).toBe(201);
+  return { piece: ids.id, treatment: ids.treatment_id };
+}
+
+/** Write an entry in a treatment's log through the API. */
+export async function write(page: Page, treatment: string, version: number, body: object): Promise<void> {
+  const response = await page.request.post(`/api/treatments/${treatment}/log`, { data: { key: crypto.randomUUID(), version, body } });
+  expect(response.status()).toBe(201);
+}
+
+export const SURVEYED = {
+  kind: "surveyed",
+  survey: { damage: { kind: "chip", length_mm: 20, depth_mm: 5, thickness_mm: 5 }, service: {} },
+};
+export const MATCHED = {
+  kind: "matched",
+  stance: "service",
+  chain: [
+    { role: "filler", class: "epoxy-putty" },
+    { role: "colour", class: "acrylic-paint" },
+  ],
+};

@@ -1,0 +1,57 @@
+import { expect, test } from "@playwright/test";
+import { demoTreatment, expectAccessible, expectNoSideways } from "./support";
+
+const VIEWS: ReadonlyArray<readonly [name: string, path: () => string]> = [
+  ["bench", () => "/"],
+  ["objects", () => "/objects"],
+  ["new piece", () => "/objects/new"],
+  ["survey", () => `/treatments/${demoTreatment("carousel-hare")}/survey`],
+  ["survey, untouched", () => `/treatments/${demoTreatment("organ-lid")}/survey`],
+  ["match", () => `/treatments/${demoTreatment("organ-pipe")}/match`],
+  ["make ready", () => `/treatments/${demoTreatment("lemonade-jar")}/ready`],
+  ["join", () => `/treatments/${demoTreatment("figure-hand")}/join`],
+  ["fill", () => `/treatments/${demoTreatment("lemonade-jar")}/fill`],
+  ["level", () => `/treatments/${demoTreatment("booth-counter")}/level`],
+  ["colour", () => `/treatments/${demoTreatment("carousel-hare")}/colour`],
+  ["close", () => `/treatments/${demoTreatment("prize-saucer")}/close`],
+  ["record", () => `/treatments/${demoTreatment("prize-saucer")}/record`],
+];
+
+for (const [name, path] of VIEWS)
+  test(`${name}: axe finds nothing, no error in the console, no scrolling sideways from desk to phone`, async ({ page }) => {
+    const errors: string[] = [];
+    page.on("console", (message) => message.type() === "error" && errors.push(message.text()));
+    page.on("pageerror", (error) => errors.push(String(error)));
+    await page.goto(path());
+    await expectAccessible(page);
+    await expectNoSideways(page);
+    for (const [width, height] of [
+      [820, 1180],
+      [390, 844],
+    ] as const) {
+      await page.setViewportSize({ width, height });
+      await expectNoSideways(page);
+    }
+    expect(errors).toEqual([]);
+  });
+
+test("on a narrow screen the Shelf keeps four plates and the windows become a list of times", async ({ page }) => {
+  await page.setViewportSize({ width: 820, height: 1180 });
+  await page.goto("/");
+  await expect(page.locator(".plate:visible")).toHaveCount(4);
+  await expect(page.locator(".windows-table")).toBeVisible();
+  await expect(page.locator(".day-line")).toBeHidden();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await expect(page.locator(".shelf-line")).toBeVisible();
+  await expect(page.locator(".plate:visible")).toHaveCount(0);
+});
+
+test("everything that is pressed is large enough for a gloved finger", async ({ page }) => {
+  for (const path of ["/", `/treatments/${demoTreatment("lemonade-jar")}/fill`, `/treatments/${demoTreatment("booth-counter")}/level`]) {
+    await page.goto(path);
+    const small = await page
+      .locator(".btn:visible")
+      .evaluateAll((buttons) => buttons.filter((button) => button.getBoundingClientRect().height < 44).map((button) => button.textContent));
+    expect([path, small]).toEqual([path, []]);
+  }
+});

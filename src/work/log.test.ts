@@ -1,0 +1,143 @@
+import { CHIP, matched, mixed, surveyed } from "@/core/plan/story.fixture";
+import { em } from "@/store/orm";
+import { airNow, climateSince, setClimate } from "./climate";
+import { appendEntry } from "./log";
+import { closedItems, overview } from "./overview";
+import { createPiece } from "./pieces";
+import { chosenTreatment, NOW, newPiece, problemOf, scratchDatabase, write } from "./testing.fixture";
+import { treatmentPage } from "./treatments";
+
+scratchDatabase();
+
+test("entries are numbered in order and read back as written", async () => {
+  const treatment = await chosenTreatment();
+  const { record } = await treatmentPage(treatment);
+  expect(record.version).toBe(2);
+  expect(record.log.map(({ seq, body }) => [seq, body])).toEqual([
+    [1, surveyed()],
+    [2, matched],
+  ]);
+});
+
+test("the same key twice is one entry, even at the same moment", async () => {
+  const treatment = await chosenTreatment();
+  const entry = { key: "one-press-of-a-button", version: 2, body: mixed(1) };
+  const answers = await Promise.all([
+    appendEntry(treatment, entry, NOW),
+    appendEntry(treatment, entry, NOW),
+    appendEntry(treatment, entry, NOW),
+  ]);
+  expect(new Set(answers.map(({ id }) => id)).size).toBe(1);
+  expect((await treatmentPage(treatment)).treatment.clocks).toHaveLength(1);
+});
+
+test("two windows at once: one writes, the other is told what was written", async () => {
+  const treatment = await chosenTreatment();
+  const both = await Promise.allSettled([
+    write(treatment, 2, mixed(1)),
+    write(treatment, 2, { kind: "noted", station: "fill", text: "edge lifted" }),
+  ]);
+  expect(both.map(({ status }) => status).sort()).toEqual(["fulfilled", "rejected"]);
+  const late = await problemOf(write(treatment, 2, mixed(1)));
+  expect(late).toMatchObject({ status: 409, detail: expect.stringMatching(/Another window wrote here.*(mixed|noted at Fill)/) });
+  expect((await treatmentPage(treatment)).record.version).toBe(3);
+});
+
+test("an entry that can't stand there is refused, and the log is as before", async () => {
+  const { treatment_id } = await createPiece(newPiece(), NOW);
+  expect(await problemOf(write(treatment_id, 0, matched))).toMatchObject({ status: 422, detail: "Survey the damage first." });
+  expect(
+    await problemOf(write(treatment_id, 0, { kind: "surveyed", survey: { damage: { ...CHIP, length_mm: 4000 }, service: {} } })),
+  ).toMatchObject({
+    status: 422,
+    errors: [{ path: "/body/survey/damage/length_mm", message: "must be 1000 or less" }],
+  });
+  expect((await treatmentPage(treatment_id)).record).toMatchObject({ version: 0, log: [] });
+});
+
+test("a correction refers to an entry of this log, and a withdrawal to something", async () => {
+  const treatment = await chosenTreatment();
+  const stranger = await problemOf(write(treatment, 2, surveyed(), { corrects: crypto.randomUUID() }));
+  expect(stranger.errors).toEqual([{ path: "/corrects", message: "is not an entry of this log" }]);
+  expect((await problemOf(write(treatment, 2, { kind: "withdrawn" }))).errors).toEqual([{ path: "/corrects", message: "is missing" }]);
+  const { record } = await treatmentPage(treatment);
+  await write(treatment, 2, surveyed({ ...CHIP, depth_mm: 3 }), { corrects: record.log[0]?.id });
+  expect((await treatmentPage(treatment)).treatment).toMatchObject({
+    choice_stale: true,
+    survey: { body: { survey: { damage: { depth_mm: 3 } } } },
+  });
+});
+
+test("rows of the log are never changed", async () => {
+  const treatment = await chosenTreatment();
+  const before = await (await em()).execute("select id, seq, at, body from log_entry order by seq");
+  await write(treatment, 2, { kind: "noted", station: "fill", text: "later" });
+  const after = await (await em()).execute("select id, seq, at, body from log_entry order by seq");
+  expect(after.slice(0, 2)).toEqual(before);
+});
+
+test("what was begun with both hands full is written back by some minutes", async () => {
+  const treatment = await chosenTreatment();
+  await write(treatment, 2, mixed(1), { minutes_ago: 15 });
+  const { treatment: seen } = await treatmentPage(treatment);
+  expect(Date.parse(seen.clocks[0]?.at ?? "")).toBe(NOW.getTime() - 15 * 60_000);
+});
+
+test("an unknown treatment is a 404", async () => {
+  expect(await problemOf(write(crypto.randomUUID(), 0, surveyed()))).toMatchObject({ status: 404 });
+});
+
+describe("the overview", () => {
+  test("holds open treatments with their clocks, not closed ones", async () => {
+    const open = await chosenTreatment();
+    await write(open, 2, mixed(1));
+    const { treatment_id: shut } = await createPiece(newPiece({ reference: "HF-009" }), NOW);
+    await write(shut, 0, surveyed());
+    await write(shut, 1, { kind: "closed", notes: "", signed_by: "M." });
+    const seen = await overview();
+    expect(seen.items.map(({ id }) => id)).toEqual([open]);
+    expect(seen.closed).toBe(1);
+    expect(seen.items[0]?.brief.clock?.cure).toMatchObject({ class: "epoxy-putty", layer: 1 });
+    expect((await closedItems()).map(({ id }) => id)).toEqual([shut]);
+    await write(shut, 2, { kind: "reopened", reason: "a pit showed" });
+    expect((await overview()).items).toHaveLength(2);
+    expect(await closedItems()).toEqual([]);
+  });
+
+  test("an entry taken back closes nothing", async () => {
+    const treatment = await chosenTreatment();
+    await write(treatment, 2, { kind: "closed", notes: "", signed_by: "M." });
+    const { record } = await treatmentPage(treatment);
+    await write(treatment, 3, { kind: "withdrawn" }, { corrects: record.log[2]?.id });
+    expect((await overview()).items).toHaveLength(1);
+  });
+});
+
+describe("the climate", () => {
+  test("is the sensor's until it is set by hand, and the sensor's again when given back", async () => {
+    const tx = await em();
+    expect(await airNow(tx, NOW)).toMatchObject({ source: "sensor" });
+    await setClimate({ source: "hand", temp_C: 25, rh_pct: 40 }, NOW);
+    const later = new Date(NOW.getTime() + 3_600_000);
+    expect(await airNow(tx, later)).toMatchObject({ source: "hand", temp_C: 25, since: NOW.toISOString() });
+    expect((await climateSince(tx, NOW, later)).at(-1)).toMatchObject({ temp_C: 25 });
+    await setClimate({ source: "sensor", temp_C: 25, rh_pct: 40 }, later);
+    expect(await airNow(tx, new Date(later.getTime() + 1))).toMatchObject({ source: "sensor" });
+  });
+
+  test("absurd air is refused", async () => {
+    expect((await problemOf(setClimate({ source: "hand", temp_C: 4000, rh_pct: 140 }, NOW))).errors?.map(({ path }) => path)).toEqual([
+      "/temp_C",
+      "/rh_pct",
+    ]);
+  });
+
+  test("set by hand moves the clocks that run", async () => {
+    const treatment = await chosenTreatment();
+    await appendEntry(treatment, { key: crypto.randomUUID(), version: 2, body: mixed(1) }, new Date());
+    const hard = async () => (await treatmentPage(treatment)).cures[0]?.stages.find(({ stage }) => stage === "hard")?.at ?? 0;
+    const cool = await hard();
+    await setClimate({ source: "hand", temp_C: 30, rh_pct: 40 }, new Date());
+    expect(await hard()).toBeLessThan(cool);
+  });
+});

@@ -1,0 +1,108 @@
+import { em } from "@/store/orm";
+import { find } from "./find";
+import { addTreatment, createPiece, editPiece, piecePage } from "./pieces";
+import { setRemoved } from "./removal";
+import { chosenTreatment, NOW, newPiece, problemOf, scratchDatabase } from "./testing.fixture";
+import { treatmentPage } from "./treatments";
+
+scratchDatabase();
+
+const count = async (table: string) => ((await (await em()).execute(`select count(*)::int as n from ${table}`)) as { n: number }[])[0]?.n;
+
+test("a piece comes with its part and its first treatment", async () => {
+  const { id, treatment_id } = await createPiece(newPiece(), NOW);
+  const { piece, treatments } = await piecePage(id);
+  expect(piece).toMatchObject({ title: "Lemonade jar", reference: "HF-047", version: 1, part: { name: "rim", substrate: "stoneware" } });
+  expect(treatments.map((treatment) => treatment.id)).toEqual([treatment_id]);
+});
+
+test("the same form sent twice, even at once, is one piece", async () => {
+  const piece = newPiece();
+  const answers = await Promise.all([createPiece(piece, NOW), createPiece(piece, NOW), createPiece(piece, NOW)]);
+  expect(answers.map(({ id }) => id)).toEqual([piece.id, piece.id, piece.id]);
+  expect([await count("piece"), await count("part"), await count("treatment")]).toEqual([1, 1, 1]);
+});
+
+test("what is wrong is said at its field, and nothing is half-saved", async () => {
+  const wrong = newPiece({ title: "  ", kind: "spaceship", part: { name: "rim", substrate: "cheese", finish: "glaze" } });
+  const { status, errors } = await problemOf(createPiece(wrong, NOW));
+  expect(status).toBe(422);
+  expect(errors?.map(({ path }) => path).sort()).toEqual(["/kind", "/part/substrate", "/title"]);
+  expect(await count("piece")).toBe(0);
+});
+
+test("200 letters are kept, 201 are refused", async () => {
+  const { id } = await createPiece(newPiece({ title: "W".repeat(200) }), NOW);
+  expect((await piecePage(id)).piece.title).toHaveLength(200);
+  expect((await problemOf(createPiece(newPiece({ title: "W".repeat(201) }), NOW))).errors).toEqual([
+    { path: "/title", message: "must have at most 200 characters" },
+  ]);
+});
+
+test("an edit from a stale page is told, not written over the other", async () => {
+  const { id } = await createPiece(newPiece(), NOW);
+  const { piece } = await piecePage(id);
+  const edit = (title: string, version: number) =>
+    editPiece(id, { version, title, reference: "HF-047", owner_reference: "", kind: "vessel", part: piece.part });
+  expect(await edit("Jar with a lid", 1)).toEqual({ version: 2 });
+  expect(await problemOf(edit("Jug", 1))).toMatchObject({ status: 409, detail: expect.stringContaining("another window") });
+  expect((await piecePage(id)).piece.title).toBe("Jar with a lid");
+});
+
+test("a further treatment stands on the same piece, once", async () => {
+  const { id } = await createPiece(newPiece(), NOW);
+  const second = { id: crypto.randomUUID(), title: "hairline under the lug" };
+  await addTreatment(id, second, NOW);
+  await addTreatment(id, second, NOW);
+  expect((await piecePage(id)).treatments).toHaveLength(2);
+});
+
+test("what is deleted is away, and comes back whole by undo", async () => {
+  const treatment = await chosenTreatment();
+  await setRemoved("treatments", treatment, NOW);
+  expect(await problemOf(treatmentPage(treatment))).toMatchObject({ status: 404 });
+  await setRemoved("treatments", treatment, null);
+  expect((await treatmentPage(treatment)).treatment.entries).toHaveLength(2);
+  const { piece_id } = (await treatmentPage(treatment)).record;
+  await setRemoved("pieces", piece_id, NOW);
+  expect(await problemOf(treatmentPage(treatment))).toMatchObject({ status: 404 });
+  expect(await find("lemonade")).toEqual([]);
+  await setRemoved("pieces", piece_id, null);
+  expect(await find("lemonade")).not.toEqual([]);
+});
+
+test("deleting what is not here says so", async () => {
+  expect(await problemOf(setRemoved("pieces", crypto.randomUUID(), NOW))).toMatchObject({ status: 404 });
+});
+
+describe("find", () => {
+  beforeEach(async () => {
+    await createPiece(newPiece(), NOW);
+    await createPiece(newPiece({ title: "Concertina", reference: "HF-063", owner_reference: "", treatment_title: "moth hole" }), NOW);
+  });
+  const titles = async (words: string) => (await find(words)).map(({ title }) => title);
+
+  test.each([
+    ["lemonade", "Lemonade jar"],
+    ["HF-063", "Concertina"],
+    ["stand 4", "Lemonade jar"],
+    ["moth", "moth hole"],
+    ["MOTH HOLE", "moth hole"],
+  ])("%s finds %s", async (words, title) => {
+    expect((await titles(words))[0]).toBe(title);
+  });
+
+  test("a slip of the pen finds the nearest word, and says that it is only near", async () => {
+    const [hit] = await find("concertyna");
+    expect(hit).toMatchObject({ title: "Concertina" });
+    expect(hit?.nearness).toBeLessThan(1);
+  });
+
+  test("nothing like it finds nothing; signs of the search language are taken as letters", async () => {
+    expect(await titles("bandoneon xyz")).toEqual([]);
+    expect(await titles("%")).toEqual([]);
+    expect(await titles("_")).toEqual([]);
+    expect(await titles("   ")).toEqual([]);
+    expect(await titles("'; drop table piece; --")).toEqual([]);
+  });
+});
