@@ -4,6 +4,7 @@ import { buildApp } from "./lib/build.mjs";
 import { ensurePackages } from "./lib/packages.mjs";
 import { isFree, startCluster } from "./lib/postgres.mjs";
 import { child, ended, run } from "./lib/run.mjs";
+import { answering } from "./lib/serving.mjs";
 
 const ROOT = path.resolve(import.meta.dirname, "..");
 const DEV = process.argv.includes("--dev");
@@ -64,20 +65,8 @@ async function serve() {
     stdio: ["ignore", DEV ? "inherit" : "ignore", "inherit"],
   });
   const end = ended(server);
-  await Promise.race([answering(), end]);
+  await Promise.race([answering(`http://${HOST}:${PORT}/api/health`), end]);
   if (server.exitCode === null && !asked) console.log(`\nWanderjahr is at http://${HOST}:${PORT}\nStop it with Ctrl-C.`);
   const { code } = await end;
   return asked ? 0 : (code ?? 1);
-}
-
-async function answering() {
-  for (let tries = 0; tries < 240; tries++) {
-    try {
-      await fetch(`http://${HOST}:${PORT}/api/health`);
-      return;
-    } catch {
-      await new Promise((resolve) => setTimeout(resolve, 250));
-    }
-  }
-  throw new Error("The server did not answer within a minute.");
 }

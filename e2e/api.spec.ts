@@ -29,7 +29,9 @@ test("refusals are problem documents", async ({ request }) => {
     ]),
   });
   expect((await request.post("/api/calc/polish", { data: {} })).status()).toBe(404);
-  expect((await request.post("/api/calc/volume", { data: "{", headers: { "content-type": "application/json" } })).status()).toBe(400);
+  expect(
+    (await request.post("/api/calc/volume", { data: Buffer.from("{"), headers: { "content-type": "application/json" } })).status(),
+  ).toBe(400);
   expect((await request.post("/api/calc/volume", { data: "x=1", headers: { "content-type": "text/plain" } })).status()).toBe(415);
   expect((await request.post("/api/calc/volume", { data: { solids: "x".repeat(1_100_000) } })).status()).toBe(413);
 });

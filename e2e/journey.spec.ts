@@ -4,12 +4,12 @@ import { expectAccessible, photograph } from "./support";
 /** The whole job by a new user, from nothing to the printed record. One database, one story, in order. */
 test("from an empty bench to the record, and back in from its dossier", async ({ page }) => {
   test.setTimeout(180_000);
-  const done = (name: string | RegExp) => page.getByRole("button", { name }).click();
+  const done = (name: string | RegExp) => page.getByRole("button", { name, exact: true }).click();
 
   await test.step("the empty bench leads to the first piece", async () => {
     await page.goto("/");
     await expect(page.getByRole("heading", { name: "Nothing on the bench yet" })).toBeVisible();
-    await expect(page.getByText("Nothing is curing")).toBeVisible();
+    await expect(page.getByText(/^Nothing is curing\./)).toBeVisible();
     await expectAccessible(page);
     await page.getByRole("link", { name: "New piece" }).click();
   });
@@ -69,7 +69,7 @@ test("from an empty bench to the record, and back in from its dossier", async ({
   });
 
   await test.step("make ready: every step recorded, one skipped with its reason", async () => {
-    await page.getByRole("button", { name: "Skip: Fix a dam with parting film behind the loss" }).click();
+    await page.getByRole("button", { name: "Skip it: Fix a dam with parting film behind the loss" }).click();
     await page.getByLabel("Why is it skipped?").fill("the chip is shallow");
     await done("Skip it");
     await expect(page.getByText("the chip is shallow")).toBeVisible();
@@ -95,7 +95,7 @@ test("from an empty bench to the record, and back in from its dossier", async ({
     await expect(page.getByRole("timer")).toBeVisible();
     await expect(page.getByRole("complementary", { name: "Shelf" }).getByText("Ginger-beer jar")).toBeVisible();
     await expect(page.getByRole("button", { name: "Not yet: layer 1 is not placed" })).toBeDisabled();
-    await done("Placed");
+    await page.getByRole("button", { name: "Placed", exact: true }).click();
     await expect(page.getByText("Don’t touch").first()).toBeVisible();
     await expectAccessible(page);
   });

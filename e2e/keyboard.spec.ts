@@ -43,9 +43,10 @@ test("the whole job by keyboard alone", async ({ page }) => {
 
   for (let layer = 1; ; layer++) {
     await pressOn(page, layer === 1 ? button(/^Mixed layer 1 now/) : button(/mixed the next now/));
-    await expect(button("Placed")).toBeVisible();
-    await pressOn(page, button("Placed"));
-    await expect(button("Placed")).toHaveCount(0);
+    const placed = page.getByRole("button", { name: "Placed", exact: true });
+    await expect(placed).toBeVisible();
+    await pressOn(page, placed);
+    await expect(placed).toHaveCount(0);
     if (await button(/leave Fill now/).isVisible()) break;
   }
   await pressOn(page, button(/leave Fill now/));

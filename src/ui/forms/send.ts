@@ -15,6 +15,8 @@ export async function send<T>(method: "POST" | "PUT" | "DELETE", url: string, bo
   try {
     const response = await fetch(url, {
       method,
+      // a small request ends even when its page is left
+      keepalive: !file,
       ...(body === undefined ? {} : { body: file ? body : JSON.stringify(body) }),
       ...(file || body === undefined ? {} : { headers: { "content-type": "application/json" } }),
     });

@@ -2,6 +2,7 @@ import type { ReactNode } from "react";
 import { Shelf, type ShelfItem } from "../shelf/Shelf";
 import { Hatches } from "../signs/Hatches";
 import type { Air } from "./climate";
+import { Fresh } from "./Fresh";
 import { Keys } from "./Keys";
 import { ShopTime } from "./now";
 import { TopBar } from "./TopBar";
@@ -23,6 +24,7 @@ export function Shell({ place, now, timeZone, air, shelf, children }: Props) {
     <ShopTime start={now} timeZone={timeZone}>
       <Hatches />
       <Keys />
+      <Fresh />
       <Undo>
         <div className="shell">
           <TopBar place={place} air={air} />

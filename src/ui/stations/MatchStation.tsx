@@ -1,7 +1,7 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { Fragment, useMemo, useState } from "react";
-import { type ClassName, classRow, type Hatch, ROLE_LABELS, type Role, STANCE_LABELS, STANCES, type Stance } from "@/core/catalogue";
+import { type ClassName, classRow, ROLE_LABELS, type Role, STANCE_LABELS, STANCES, type Stance } from "@/core/catalogue";
 import { factsOf } from "@/core/match/case";
 import { clashesWith } from "@/core/match/chains";
 import { CRITERIA, type CriterionRow } from "@/core/match/criteria.data";
@@ -269,20 +269,17 @@ function Refused({ role, found }: { role: Role; found: Matching }) {
     <section aria-label="Refused" className="mt-5">
       <h2 className="border-b border-ink pb-1">Refused for the {ROLE_LABELS[role].toLowerCase()}, and what instead</h2>
       {refused.map(({ row, reasons }) => {
-        const first = reasons[0];
+        const against = reasons.filter(({ effect }) => effect === "refuse");
+        const or = against.flatMap((reason) => reason.or ?? []);
         return (
           <div key={row.class} className="refusal">
             <span className="dim flex items-center gap-2 pl-1 font-semibold">
-              <HatchSwatch hatch={row.hatch as Hatch} size={28} />
+              <HatchSwatch hatch={row.hatch} size={28} />
               {row.name}
             </span>
             <Sign name="never">Refused</Sign>
             <span>
-              {first?.text}{" "}
-              <b>
-                {use}
-                {first?.or ? ` ${first.or}` : ""}
-              </b>
+              {against.map(({ text }) => text).join(" ")} <b>{[use, ...or].join(" ")}</b>
             </span>
           </div>
         );

@@ -22,7 +22,7 @@ export function ReviewTable({ review }: { review: readonly ReviewRow[] }) {
             <th className="num">done</th>
             <th>Figure, plan</th>
             <th>done</th>
-            <th aria-label="As planned or changed" />
+            <th>Against the plan</th>
           </tr>
         </thead>
         <tbody>

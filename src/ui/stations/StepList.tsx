@@ -148,7 +148,7 @@ function StepActions({ station, step, mark, now }: Omit<StepProps, "number" | "e
         </button>
       </div>
       {!valid && <p className="wrong-note">Enter minutes, 0 to 10 000.</p>}
-      <button type="button" className="link-btn" onClick={() => setSkipping(true)} aria-label={`Skip: ${step.text}`}>
+      <button type="button" className="link-btn" onClick={() => setSkipping(true)} aria-label={`Skip it: ${step.text}`}>
         Skip it
       </button>
     </div>

@@ -40,13 +40,14 @@ export function TreatmentLog({ id, version, children }: { id: string; version: n
   const [pending, setPending] = useState<Pending>();
   const [problem, setProblem] = useState<Problem>();
   const [busy, setBusy] = useState(false);
-  const sending = useRef(false);
+  // held from the press until the page shows the entry, so that a second press never meets the state before the first
+  const held = useRef<{ readonly until: number } | undefined>(undefined);
   const store = `wanderjahr:entry:${id}`;
 
   const put = useCallback(
     async (entry: Pending): Promise<boolean> => {
-      if (sending.current) return false;
-      sending.current = true;
+      if (held.current && held.current.until > version) return false;
+      held.current = { until: Number.POSITIVE_INFINITY };
       setBusy(true);
       localStorage.setItem(store, JSON.stringify(entry));
       const sent = await send<{ version: number }>("POST", `/api/treatments/${id}/log`, {
@@ -55,8 +56,8 @@ export function TreatmentLog({ id, version, children }: { id: string; version: n
         body: entry.body,
         ...entry.options,
       });
-      sending.current = false;
-      setBusy(false);
+      held.current = sent.ok ? { until: sent.value.version } : undefined;
+      if (!sent.ok) setBusy(false);
       if (sent.ok || !(isPassing(sent.problem) || sent.problem.status === 409)) localStorage.removeItem(store);
       setProblem(sent.ok ? undefined : sent.problem);
       setPending(sent.ok ? undefined : entry);
@@ -66,6 +67,10 @@ export function TreatmentLog({ id, version, children }: { id: string; version: n
     },
     [id, version, router, store],
   );
+
+  useEffect(() => {
+    if (held.current && held.current.until <= version) setBusy(false);
+  }, [version]);
 
   const write = useCallback((body: EventBody, options: EntryOptions = {}) => put({ key: crypto.randomUUID(), body, options }), [put]);
   useEffect(() => {

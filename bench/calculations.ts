@@ -1,0 +1,64 @@
+import { CALCULATIONS, type CalcName, calc } from "../src/core/calc";
+
+const START = "2026-10-07T12:00:00+02:00";
+const night = Array.from({ length: 200 }, (_, i) => ({
+  at: new Date(Date.parse(START) + i * 3_600_000).toISOString(),
+  temp_C: 18 + 3 * Math.sin(i / 4),
+}));
+
+/** A question of each calculation as large as the app asks it. */
+const QUESTIONS: Record<CalcName, object> = {
+  volume: { solids: Array.from({ length: 20 }, () => ({ shape: "edgeChip", length: 34, depth: 11, thickness: 6 })) },
+  mix: {
+    need_cm3: 3,
+    waste_pct: 35,
+    parts: [
+      { name: "A", ratio: 1, density: 1.6 },
+      { name: "B", ratio: 1, density: 1.6 },
+    ],
+    ratio_by: "volume",
+    scale_step_g: 0.01,
+    pot_life_min: 5,
+    apply_cm3_per_min: 0.5,
+  },
+  rescue: {
+    parts: [
+      { name: "A", ratio: 100, poured_g: 10 },
+      { name: "B", ratio: 40, poured_g: 5 },
+    ],
+    tolerance_pct: 5,
+  },
+  layers: { depth_mm: 11, max_layer_mm: 8, shrinkage_pct: 0.7, proud_mm: 0.4 },
+  cure: {
+    stages: ["working", "firm", "stiff", "hard", "full"].map((name, i) => ({ name, minutes: 35 * 3 ** i })),
+    reference_C: 23,
+    model: { kind: "arrhenius", ea_kJ_mol: 55 },
+    min_C: 10,
+    start: START,
+    climate: { samples: night },
+  },
+  ladder: { from: { system: "P", grade: 60 }, to: { system: "P", grade: 2500 } },
+  match: {
+    substrate: "stoneware",
+    finish: "glaze",
+    damage: { kind: "chip", depth_mm: 6 },
+    service: { wet: true, food: true },
+    stance: "reversible",
+  },
+};
+const ROUNDS = 300;
+const AIM_MS = 2;
+
+/** Each through the same door as API and command line, checks included. */
+for (const name of Object.keys(CALCULATIONS) as CalcName[]) {
+  const times = Array.from({ length: ROUNDS }, () => {
+    const began = performance.now();
+    const outcome = calc(name, QUESTIONS[name]);
+    if (!outcome.ok) throw new Error(`${name}: ${outcome.problem.detail}`);
+    return performance.now() - began;
+  }).sort((a, b) => a - b);
+  const [median, p95] = [times[ROUNDS / 2] ?? 0, times[Math.floor(ROUNDS * 0.95)] ?? 0];
+  console.log(
+    `${name.padEnd(8)} median ${median.toFixed(3)} ms  p95 ${p95.toFixed(3)} ms  ${(median / AIM_MS).toFixed(2)} of the aim of ${AIM_MS} ms`,
+  );
+}

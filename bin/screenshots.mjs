@@ -1,0 +1,41 @@
+import { mkdirSync, readFileSync } from "node:fs";
+import path from "node:path";
+import { chromium } from "@playwright/test";
+import { CHROMIUM, withDemoApp } from "./lib/serving.mjs";
+
+const ROOT = path.resolve(import.meta.dirname, "..");
+const OUT = path.join(ROOT, "docs", "screenshots");
+const treatment = (name) => JSON.parse(readFileSync(path.join(ROOT, "demo", `${name}.dossier.json`), "utf8")).treatment.id;
+
+/** One current picture of each main view: name, path, size. */
+const VIEWS = [
+  ["bench", "/", 1280, 800],
+  ["bench-tablet", "/", 820, 1180],
+  ["objects", "/objects", 1280, 800],
+  ["new-piece", "/objects/new", 1280, 800],
+  ["survey", `/treatments/${treatment("carousel-hare")}/survey`, 1280, 800],
+  ["match", `/treatments/${treatment("lemonade-jar")}/match`, 1280, 800],
+  ["ready", `/treatments/${treatment("lemonade-jar")}/ready`, 1280, 800],
+  ["join", `/treatments/${treatment("figure-hand")}/join`, 1280, 800],
+  ["fill", `/treatments/${treatment("lemonade-jar")}/fill`, 1280, 800],
+  ["fill-tablet", `/treatments/${treatment("lemonade-jar")}/fill`, 820, 1180],
+  ["level", `/treatments/${treatment("booth-counter")}/level`, 1280, 800],
+  ["colour", `/treatments/${treatment("carousel-hare")}/colour`, 1280, 800],
+  ["close", `/treatments/${treatment("prize-saucer")}/close`, 1280, 800],
+  ["record", `/treatments/${treatment("prize-saucer")}/record`, 1280, 1100],
+];
+
+process.chdir(ROOT);
+mkdirSync(OUT, { recursive: true });
+await withDemoApp(ROOT, async (base) => {
+  const browser = await chromium.launch(CHROMIUM);
+  for (const [name, url, width, height] of VIEWS) {
+    const page = await browser.newPage({ viewport: { width, height }, timezoneId: "Europe/Berlin" });
+    await page.goto(base + url, { waitUntil: "networkidle" });
+    await page.evaluate(() => document.fonts.ready);
+    await page.screenshot({ path: path.join(OUT, `${name}.png`) });
+    await page.close();
+    console.log(`docs/screenshots/${name}.png`);
+  }
+  await browser.close();
+});
