@@ -188,7 +188,7 @@ test("from an empty bench to the record, and back in from its dossier", async ({
     await page.goto(`/treatments/${treatment}/close`);
     const remove = async () => {
       await page.getByRole("button", { name: "More for this treatment" }).click();
-      await page.getByRole("menuitem", { name: "Delete this treatment" }).click();
+      await page.getByRole("button", { name: "Delete this treatment" }).click();
       await expect(page.getByText("Deleted: rim chip")).toBeVisible();
     };
     await remove();

@@ -50,20 +50,24 @@ export function TreatmentLog({ id, version, children }: { id: string; version: n
       held.current = { until: Number.POSITIVE_INFINITY };
       setBusy(true);
       localStorage.setItem(store, JSON.stringify(entry));
-      const sent = await send<{ version: number }>("POST", `/api/treatments/${id}/log`, {
-        key: entry.key,
-        version,
-        body: entry.body,
-        ...entry.options,
-      });
-      held.current = sent.ok ? { until: sent.value.version } : undefined;
-      if (!sent.ok) setBusy(false);
-      if (sent.ok || !(isPassing(sent.problem) || sent.problem.status === 409)) localStorage.removeItem(store);
-      setProblem(sent.ok ? undefined : sent.problem);
-      setPending(sent.ok ? undefined : entry);
-      // after a collision too: the page then shows what the other wrote, and its version goes with the next try
-      if (sent.ok || sent.problem.status === 409) router.refresh();
-      return sent.ok;
+      const { key, body, options } = entry;
+      const sent = await send<{ version: number }>("POST", `/api/treatments/${id}/log`, { key, version, body, ...options });
+      if (sent.ok) {
+        held.current = { until: sent.value.version };
+        localStorage.removeItem(store);
+        setProblem(undefined);
+        setPending(undefined);
+        router.refresh();
+        return true;
+      }
+      held.current = undefined;
+      setBusy(false);
+      setProblem(sent.problem);
+      setPending(entry);
+      if (!mayStandLater(sent.problem)) localStorage.removeItem(store);
+      // the page then shows what the other wrote, and its version goes with the next try
+      if (isCollision(sent.problem)) router.refresh();
+      return false;
     },
     [id, version, router, store],
   );
@@ -101,3 +105,8 @@ export function TreatmentLog({ id, version, children }: { id: string; version: n
     </LogContext>
   );
 }
+
+const isCollision = ({ status }: Problem) => status === 409;
+
+/** Worth keeping beyond this page: the same entry may stand in the log once the cause is gone. */
+const mayStandLater = (problem: Problem) => isPassing(problem) || isCollision(problem);

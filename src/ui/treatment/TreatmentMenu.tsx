@@ -1,33 +1,25 @@
 "use client";
 import { EllipsisVertical } from "lucide-react";
-import Link from "next/link";
-import { DropdownMenu } from "radix-ui";
-import { useRemove } from "../frame/Undo";
+import dynamic from "next/dynamic";
+import { useState } from "react";
 
-/** What is done rarely to a treatment: its piece, its dossier, its end. */
-export function TreatmentMenu({ id, pieceId, title }: { id: string; pieceId: string; title: string }) {
-  const remove = useRemove();
+const TreatmentDialog = dynamic(() => import("./TreatmentDialog").then((module) => module.TreatmentDialog));
+
+export interface MenuOf {
+  readonly id: string;
+  readonly pieceId: string;
+  readonly title: string;
+}
+
+/** What is done rarely to a treatment: its piece, its record, its dossier, its end. */
+export function TreatmentMenu(of: MenuOf) {
+  const [open, setOpen] = useState(false);
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger className="btn small" aria-label="More for this treatment">
+    <>
+      <button type="button" className="btn small" aria-haspopup="dialog" aria-label="More for this treatment" onClick={() => setOpen(true)}>
         <EllipsisVertical size={18} aria-hidden="true" />
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content className="menu" align="end" sideOffset={4}>
-          <DropdownMenu.Item asChild>
-            <Link href={`/objects/${pieceId}`}>The piece and its treatments</Link>
-          </DropdownMenu.Item>
-          <DropdownMenu.Item asChild>
-            <Link href={`/treatments/${id}/record`}>The record, for print</Link>
-          </DropdownMenu.Item>
-          <DropdownMenu.Item asChild>
-            <a href={`/api/treatments/${id}/dossier`}>Take the dossier with you</a>
-          </DropdownMenu.Item>
-          <DropdownMenu.Item onSelect={() => void remove({ kind: "treatments", id, name: title, goTo: `/objects/${pieceId}` })}>
-            Delete this treatment
-          </DropdownMenu.Item>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+      </button>
+      {open && <TreatmentDialog {...of} close={() => setOpen(false)} />}
+    </>
   );
 }
