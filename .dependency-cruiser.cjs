@@ -40,10 +40,10 @@ module.exports = {
     {
       name: "plan-below-calc",
       severity: "error",
-      from: { path: core("plan|record|schedule") },
+      from: { path: core("plan|record|schedule"), pathNot: "\\.test\\.ts$" },
       to: { path: "^src/core/(calc|openapi|problem)\\.ts" },
     },
-    { name: "record-below-plan", severity: "error", from: { path: core("record") }, to: { path: core("plan") } },
+    { name: "record-below-plan", severity: "error", from: { path: core("record"), pathNot: "\\.test\\.ts$" }, to: { path: core("plan") } },
     { name: "store-on-core", severity: "error", from: { path: "^src/store" }, to: { path: "^src/(work|app|ui|formats|devices|workers)/" } },
     {
       name: "formats-on-core",

@@ -24,19 +24,18 @@ export const address = (server: keyof typeof SERVERS) => `http://127.0.0.1:${SER
 export default defineConfig({
   testDir: "e2e",
   outputDir: ".data/playwright",
-  timeout: 90_000,
-  expect: { timeout: 10_000 },
+  timeout: 120_000,
+  expect: { timeout: 20_000 },
   workers: 2,
   reporter: process.env.E2E_REPORT ? [["list"], ["json", { outputFile: process.env.E2E_REPORT }]] : "list",
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: "/usr/bin/chromium", args: ARGS },
-    trace: "retain-on-failure",
     timezoneId: "Europe/Berlin",
   },
   projects: [
     { name: "journey", testMatch: /journey|keyboard/, use: { baseURL: address("empty") }, fullyParallel: false, workers: 1 },
-    { name: "demo", testMatch: /demo|faults|views|api/, use: { baseURL: address("demo") } },
+    { name: "demo", testMatch: /demo|faults|views|api|start/, use: { baseURL: address("demo") } },
     { name: "away", testMatch: /away/, use: { baseURL: address("away") } },
   ],
   webServer: Object.values(SERVERS).map(({ port, database }) => ({

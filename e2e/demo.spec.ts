@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { demoTreatment, MATCHED, newTreatment, SURVEYED, write } from "./support";
+import { demoTreatment, MATCHED, newTreatment, photograph, SURVEYED, write } from "./support";
 
 test("the bench is alive at first sight: work now, hands off, the Shelf in its order", async ({ page }) => {
   await page.goto("/");
@@ -32,8 +32,10 @@ test("the clock goes on by itself: the plate counts down without a reload", asyn
   await page.goto(`/treatments/${demoTreatment("figure-hand")}/join`);
   const timer = page.getByRole("timer");
   const before = await timer.textContent();
-  await page.clock.fastForward("03:00:00");
-  await expect(timer).not.toHaveText(before ?? "");
+  await expect(async () => {
+    await page.clock.fastForward("03:00:00");
+    await expect(timer).not.toHaveText(before ?? "", { timeout: 500 });
+  }).toPass();
 });
 
 test("a treatment opens where it stands", async ({ page }) => {
@@ -166,4 +168,99 @@ test("a step taken back is open again, and the log keeps both entries", async ({
   await expect(page.getByRole("button", { name: /^Done: Photograph/ })).toBeVisible();
   const { treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
   expect(kept.log.map(({ body }: { body: { kind: string } }) => body.kind)).toEqual(["surveyed", "matched", "step-done", "withdrawn"]);
+});
+
+test("join: clamped now starts the clock, and the clamps come off by it", async ({ page }) => {
+  const { treatment } = await newTreatment(page, {
+    part: { name: "body", substrate: "porcelain", finish: "glaze" },
+    treatment_title: "two shards",
+  });
+  await write(page, treatment, 0, {
+    kind: "surveyed",
+    survey: { damage: { kind: "shards", shards: 2, break_length_mm: 60, thickness_mm: 4 }, service: {} },
+  });
+  await write(page, treatment, 1, { kind: "matched", stance: "service", chain: [{ role: "adhesive", class: "epoxy-slow" }] });
+  await page.goto(`/treatments/${treatment}/join`);
+  await expect(page.getByText(/4.8 cm² of faces/)).toBeVisible();
+  await page.getByLabel("When it was done").selectOption("15 min ago");
+  await page.getByRole("button", { name: "Clamped now" }).click();
+  await expect(page.getByRole("row", { name: /Clamps off/ })).toContainText(/in \d+ h/);
+  await expect(page.getByRole("complementary", { name: "Shelf" })).toContainText("Shooting-gallery mug");
+  await expect(page.getByRole("button", { name: /^Not yet: 4 steps are open/ })).toBeDisabled();
+  await page.goto(`/treatments/${treatment}/fill`);
+  await expect(page.getByText("Nothing is filled in this repair: nothing to fill.")).toBeVisible();
+  await page.getByRole("button", { name: "Go to Close" }).click();
+  await expect(page).toHaveURL(/\/close$/);
+});
+
+test("match: another link is chosen, a clash is told, and it can be planned again", async ({ page }) => {
+  const { treatment } = await newTreatment(page, { part: { name: "top", substrate: "hardwood", finish: "oil" }, treatment_title: "dent" });
+  await write(page, treatment, 0, {
+    kind: "surveyed",
+    survey: { damage: { kind: "hole", diameter_mm: 6, depth_mm: 3, through: false }, service: {} },
+  });
+  await page.goto(`/treatments/${treatment}/match`);
+  await page.getByRole("button", { name: "Choose Epoxy putty" }).click();
+  await page.getByRole("button", { name: "Colour", exact: true }).click();
+  const stain = page.getByRole("button", { name: "Choose Spirit or water stain" });
+  if (await stain.isVisible()) await stain.click();
+  await expect(page.getByText(/does not take on epoxy putty: it stays pale/)).toBeVisible();
+  await expect(page.getByRole("button", { name: "Two links clash: choose another" })).toBeDisabled();
+  await page.getByRole("button", { name: "Choose Acrylic paint and pigments" }).click();
+  await page.getByRole("button", { name: "Plan this repair" }).click();
+  await expect(page).toHaveURL(/\/ready$/);
+});
+
+test("level: the ends are set by hand, a wrong pair is refused, and the ladder follows", async ({ page }) => {
+  await page.goto(`/treatments/${demoTreatment("lemonade-jar")}/level`);
+  await page.getByLabel("Start").selectOption("400");
+  await page.getByLabel("End").selectOption("240");
+  await expect(page.getByText(/The end is coarser than the start/)).toBeVisible();
+  await expect(page.getByRole("button", { name: "Use these ends" })).toBeDisabled();
+  await page.getByLabel("Start").selectOption("180");
+  await page.getByRole("button", { name: "Use these ends" }).click();
+  await expect(page.getByRole("img", { name: /Grit ladder: P180 now, P240 to come$/ })).toBeVisible();
+});
+
+test("a station is skipped with its reason, which Close repeats", async ({ page }) => {
+  const { treatment } = await newTreatment(page);
+  await write(page, treatment, 0, SURVEYED);
+  await write(page, treatment, 1, MATCHED);
+  await page.goto(`/treatments/${treatment}/ready`);
+  await page.getByRole("button", { name: "Skip this station" }).click();
+  await expect(page.getByRole("button", { name: "Skip Make ready" })).toBeDisabled();
+  await page.getByLabel("Why is Make ready skipped?").fill("done by the owner's own shop");
+  await page.getByRole("button", { name: "Skip Make ready" }).click();
+  await expect(page).toHaveURL(/\/fill$/);
+  await page.goto(`/treatments/${treatment}/close`);
+  await expect(page.getByText(/done by the owner's own shop/)).toBeVisible();
+  await expect(page.getByText(/Still open: Fill, Level, Colour/)).toBeVisible();
+});
+
+test("a closed treatment takes no work until it is reopened with a reason", async ({ page }) => {
+  const { treatment } = await newTreatment(page);
+  await write(page, treatment, 0, SURVEYED);
+  await write(page, treatment, 1, MATCHED);
+  await write(page, treatment, 2, { kind: "closed", notes: "sound", signed_by: "M." });
+  const refused = await page.request.post(`/api/treatments/${treatment}/log`, {
+    data: { key: crypto.randomUUID(), version: 3, body: { kind: "step-done", station: "ready", step: "clean" } },
+  });
+  expect(refused.status()).toBe(422);
+  expect((await refused.json()).detail).toMatch(/closed. Reopen it at Close/);
+  await page.goto(`/treatments/${treatment}/close`);
+  await page.getByLabel("Reopen it, because").fill("a pit showed under gloss");
+  await page.getByRole("button", { name: "Reopen", exact: true }).click();
+  await expect(page.getByRole("button", { name: "Sign and close" })).toBeVisible();
+});
+
+test("photographs: deleted, and back by undo", async ({ page }) => {
+  const { treatment } = await newTreatment(page);
+  await page.goto(`/treatments/${treatment}/survey`);
+  await page.locator("input[type=file]").setInputFiles(await photograph());
+  const figure = page.getByRole("img", { name: /^Before/ });
+  await expect(figure).toBeVisible();
+  await page.getByRole("button", { name: /^Delete photograph/ }).click();
+  await expect(figure).toHaveCount(0);
+  await page.getByRole("button", { name: "Undo" }).click();
+  await expect(figure).toBeVisible();
 });

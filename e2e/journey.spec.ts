@@ -3,7 +3,7 @@ import { expectAccessible, photograph } from "./support";
 
 /** The whole job by a new user, from nothing to the printed record. One database, one story, in order. */
 test("from an empty bench to the record, and back in from its dossier", async ({ page }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(360_000);
   const done = (name: string | RegExp) => page.getByRole("button", { name, exact: true }).click();
 
   await test.step("the empty bench leads to the first piece", async () => {
@@ -204,4 +204,13 @@ test("from an empty bench to the record, and back in from its dossier", async ({
     const after = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
     expect({ ...after, exported_at: "" }).toEqual({ ...before, exported_at: "" });
   });
+});
+
+test("a practice jar comes to try things on, surveyed and ready to be matched", async ({ page }) => {
+  await page.request.get("/");
+  const answer = await page.request.post("/api/practice");
+  expect(answer.status()).toBe(201);
+  await page.goto(`/treatments/${(await answer.json()).treatment_id}`);
+  await expect(page).toHaveURL(/\/match$/);
+  await expect(page.getByRole("heading", { name: /Practice jar/ })).toBeVisible();
 });

@@ -24,7 +24,7 @@ export const JOIN_STEPS: readonly StepRow[] = [
     why: ({ on }) => (on.porous ? "Wiped, it goes into the pores and shows." : "Set, it has to be scraped off the surface."),
     done_when: "the joint line is clean",
     hands_min: 5,
-    cautions: ["blade"],
+    cautions: ({ on }) => (on.porous ? ["blade"] : []),
     when: ({ chain }) => chain.adhesive !== undefined,
   },
   { step: UNCLAMP_STEP, text: "Take the clamps off", why: "By handling strength, not by habit.", done_when: "the joint holds its own weight", hands_min: 5, when: ({ chain }) => chain.adhesive !== undefined },

@@ -79,7 +79,7 @@ export function NewPiece({ title }: { title: string }) {
           label="What is to be mended?"
           field={form.register("treatment_title")}
           error={errors.treatment_title}
-          hint="rim chip"
+          hint="in two words: rim chip"
           maxLength={200}
           autoComplete="off"
         />

@@ -40,7 +40,7 @@ export function PieceFields<T extends PieceForm>({ form, errors }: { form: UseFo
           label="What is it?"
           field={register("title")}
           error={errors.title}
-          hint="Lemonade jar"
+          hint="in your words: Lemonade jar"
           maxLength={200}
           autoComplete="off"
         />
@@ -49,7 +49,7 @@ export function PieceFields<T extends PieceForm>({ form, errors }: { form: UseFo
         label="Mark"
         field={register("reference")}
         error={errors.reference}
-        hint="your inventory mark, HF-047"
+        hint="your inventory mark, as HF-047"
         maxLength={80}
         autoComplete="off"
       />
@@ -71,7 +71,7 @@ export function PieceFields<T extends PieceForm>({ form, errors }: { form: UseFo
         label="Damaged part"
         field={register("part")}
         error={errors.part}
-        hint="rim, wing, lid"
+        hint="where it is damaged: rim, wing, lid"
         maxLength={200}
         autoComplete="off"
       />

@@ -17,7 +17,7 @@ export function ClockPanel({ cure, done, temp_C }: { cure: RunningCure; done: re
   const { word, target, from } = wordsFor(where, cure);
   const used = target === undefined ? 1 : Math.min(1, Math.max(0, (now - from) / Math.max(1, target - from)));
   return (
-    <section aria-label={`Clock of ${cure.material}`} className="rule-ash mt-3 pt-2">
+    <section aria-label={`Clock of ${cure.material}`} className="rule-ash mt-3 pt-2 first:mt-0 first:border-t-0 first:pt-0">
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
         <Sign name={SIGNS[where.state]} size={16} className="text-[16px]">
           {word}

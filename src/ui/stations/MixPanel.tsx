@@ -65,39 +65,47 @@ export function MixPanel({ fill, layer, running, hardAt, air }: Props) {
         <dt className="tot">{figure(batch.total_g, 2)} g</dt>
         <dd className="tot">{figure(batch.total_cm3, 2)} cm³</dd>
       </dl>
-      <Balls parts={batch.parts} />
-      {batch.parts.map(({ name, mass_g }) => (
-        <NumberField
-          key={name}
-          name={`weigh-${name}`}
-          label={`${partLabel(name)}: ${figure(mass_g, 2)} g. Weighed`}
-          unit="g"
-          value={grams[name] ?? ""}
-          onChange={(text) => setGrams({ ...grams, [name]: text })}
-          error={weighed.errors[name]}
-        />
-      ))}
-      <RatioCheck fill={fill} weights={weighed.values} />
-      {batch.warnings.map(({ code, message }) => (
-        <Sign key={code} name="soon" wrap>
-          {message}
-        </Sign>
-      ))}
-      <NumberField
-        name="waste"
-        label="Waste reckoned with"
-        unit="%"
-        value={waste}
-        onChange={setWaste}
-        error={wasteOk ? undefined : "Enter 0 to 500 %."}
-      />
-      <dl className="kv mt-1">
-        <dt>Workable at {plain(air.temp_C)} °C, once mixed</dt>
-        <dd>{batch.pot_life_min === undefined ? "–" : formatMinutes(Math.max(1, batch.pot_life_min))}</dd>
-        <dt>Batches, at {APPLY_CM3_PER_MIN} cm³ a minute</dt>
-        <dd>{batch.batches.length === 1 ? "1" : `${batch.batches.length} of ${figure(batch.batches[0]?.total_g ?? 0, 2)} g`}</dd>
-      </dl>
-      <p className="sub pb-2">{classRow(fill.class).mix.cue}</p>
+      <details open={!waiting} className="group grid gap-2">
+        <summary className={waiting ? "link-btn flex items-center" : "hidden"}>
+          <span className="group-open:hidden">Show the parts to weigh</span>
+          <span className="hidden group-open:inline">Fold the parts away</span>
+        </summary>
+        <Balls parts={batch.parts} />
+        <div className="grid gap-2">
+          {batch.parts.map(({ name, mass_g }) => (
+            <NumberField
+              key={name}
+              name={`weigh-${name}`}
+              label={`${partLabel(name)}: ${figure(mass_g, 2)} g. Weighed`}
+              unit="g"
+              value={grams[name] ?? ""}
+              onChange={(text) => setGrams({ ...grams, [name]: text })}
+              error={weighed.errors[name]}
+            />
+          ))}
+          <RatioCheck fill={fill} weights={weighed.values} />
+          {batch.warnings.map(({ code, message }) => (
+            <Sign key={code} name="soon" wrap>
+              {message}
+            </Sign>
+          ))}
+          <NumberField
+            name="waste"
+            label="Waste reckoned with"
+            unit="%"
+            value={waste}
+            onChange={setWaste}
+            error={wasteOk ? undefined : "Enter 0 to 500 %."}
+          />
+        </div>
+        <dl className="kv mt-1">
+          <dt>Workable at {plain(air.temp_C)} °C, once mixed</dt>
+          <dd>{batch.pot_life_min === undefined ? "–" : formatMinutes(Math.max(1, batch.pot_life_min))}</dd>
+          <dt>Batches, at {APPLY_CM3_PER_MIN} cm³ a minute</dt>
+          <dd>{batch.batches.length === 1 ? "1" : `${batch.batches.length} of ${figure(batch.batches[0]?.total_g ?? 0, 2)} g`}</dd>
+        </dl>
+        <p className="sub pb-2">{classRow(fill.class).mix.cue}</p>
+      </details>
       {waiting ? (
         <NotYet layer={running.layer} hardAt={hardAt} busy={log.busy} onStart={() => start(0)} />
       ) : (

@@ -1,0 +1,169 @@
+import {
+  CLASS_ROWS,
+  type ClassName,
+  cautionRow,
+  classRow,
+  FINISHES,
+  finishRow,
+  PIECE_KINDS,
+  type PlannedStep,
+  type StepFacts,
+  type StepRow,
+  SUBSTRATES,
+  stepsFor,
+  substrateRow,
+} from "../catalogue";
+import { ownerLines } from "../close/ownerDates";
+import { COLOUR_STEPS } from "../colour/steps.data";
+import { JOIN_STEPS } from "../join/steps.data";
+import { BACKINGS, LADDER_ENDS, LADDER_STARTS, LUBRICANTS } from "../level/plan.data";
+import { walk } from "../level/walk";
+import { READY_STEPS } from "../ready/steps.data";
+
+const facts = (over: Partial<StepFacts> = {}): StepFacts => ({
+  piece: "vessel",
+  on: substrateRow("stoneware"),
+  finish: finishRow("glaze"),
+  damage: "chip",
+  through: false,
+  stance: "reversible",
+  chain: { filler: classRow("epoxy-putty"), colour: classRow("acrylic-paint"), topcoat: classRow("clear-acrylic") },
+  ...over,
+});
+const names = (rows: readonly StepRow[], over: Partial<StepFacts> = {}) => stepsFor(rows, facts(over)).map(({ step }) => step);
+
+describe("make ready", () => {
+  test.each<[string, Partial<StepFacts>, string, boolean]>([
+    ["every piece is photographed", {}, "photograph", true],
+    ["furniture is taken apart", { piece: "furniture" }, "take-apart", true],
+    ["a jar is not taken apart", {}, "take-apart", false],
+    ["old paint is tested first", { finish: finishRow("paint") }, "old-paint", true],
+    ["glaze holds no lead test", {}, "old-paint", false],
+    ["a fill that must come off again gets a barrier", {}, "barrier", true],
+    ["one that comes off by itself needs none", { chain: { filler: classRow("acrylic-dispersion-filler") } }, "barrier", false],
+    ["service first keys the break instead", { stance: "service" }, "key", true],
+    ["nothing is keyed beside gypsum", { stance: "service", on: substrateRow("gypsum") }, "key", false],
+    ["a chip gets a dam", {}, "dam", true],
+    ["a blind hole gets none", { damage: "hole" }, "dam", false],
+    ["a hole that goes through does", { damage: "hole", through: true }, "dam", true],
+    ["what is glued is dry-fitted", { chain: { adhesive: classRow("pva") } }, "dry-run", true],
+    ["what is only filled is not", {}, "dry-run", false],
+    ["a film is tried on a hidden spot", { finish: finishRow("lacquer") }, "test-spot", true],
+    [
+      "fibre edges are locked",
+      { chain: { consolidant: classRow("acrylic-resin-solvent"), filler: classRow("epoxy-putty") } },
+      "consolidate",
+      true,
+    ],
+  ])("%s", (_, over, step, expected) => {
+    expect(names(READY_STEPS, over).includes(step)).toBe(expected);
+  });
+
+  test("cleaning follows the substrate", () => {
+    const clean = (substrate: Parameters<typeof substrateRow>[0]) =>
+      stepsFor(READY_STEPS, facts({ on: substrateRow(substrate) })).find(({ step }) => step === "clean")?.text;
+    expect(clean("porcelain")).toMatch(/alcohol/);
+    expect(clean("gypsum")).toMatch(/^Brush/);
+    expect(clean("leather")).toMatch(/de-wax/);
+    expect(clean("mdf")).toMatch(/no water/);
+  });
+});
+
+describe("join", () => {
+  test("wet, clamp, check, squeeze-out, unclamp: in this order", () => {
+    expect(names(JOIN_STEPS, { chain: { adhesive: classRow("epoxy-slow") } })).toEqual([
+      "spread",
+      "clamp",
+      "check",
+      "squeeze-out",
+      "unclamp",
+    ]);
+    expect(names(JOIN_STEPS, { chain: { adhesive: classRow("pva"), brace: classRow("wood-dowel") } })[0]).toBe("brace");
+    expect(names(JOIN_STEPS)).toEqual([]);
+  });
+
+  test("squeeze-out is wiped from what is smooth, left and sliced where it would go into pores", () => {
+    const squeeze = (substrate: Parameters<typeof substrateRow>[0]) =>
+      stepsFor(JOIN_STEPS, facts({ on: substrateRow(substrate), chain: { adhesive: classRow("pva") } })).find(
+        ({ step }) => step === "squeeze-out",
+      );
+    expect(squeeze("porcelain")).toMatchObject({ text: "Wipe the squeeze-out while wet", cautions: [] });
+    expect(squeeze("hardwood")).toMatchObject({ text: "Leave the squeeze-out, slice it when rubbery", cautions: ["blade"] });
+  });
+});
+
+test("sheen is matched only where there is a top coat", () => {
+  expect(names(COLOUR_STEPS)).toContain("sheen");
+  expect(names(COLOUR_STEPS, { chain: { colour: classRow("acrylic-paint") } })).not.toContain("sheen");
+});
+
+test("on every substrate, finish and kind of piece the words are whole and the cautions exist", () => {
+  const chain: StepFacts["chain"] = {
+    consolidant: classRow("acrylic-resin-solvent"),
+    adhesive: classRow("epoxy-slow"),
+    brace: classRow("metal-pin"),
+    filler: classRow("epoxy-putty"),
+    colour: classRow("acrylic-paint"),
+    topcoat: classRow("clear-acrylic"),
+  };
+  const whole = ({ text, why, done_when, hands_min, wait_min, cautions }: PlannedStep) => {
+    expect(`${text} ${why} ${done_when}`).not.toMatch(/undefined|\[object| {2}/);
+    expect(text).toMatch(/^[A-Z]/);
+    expect(why).toMatch(/^[A-Z].*\.$/);
+    expect(hands_min).toBeGreaterThan(0);
+    expect(wait_min).toBeGreaterThanOrEqual(0);
+    for (const caution of cautions) expect(cautionRow(caution).short.length).toBeGreaterThan(3);
+  };
+  for (const { substrate } of SUBSTRATES)
+    for (const { finish } of FINISHES)
+      for (const { kind } of PIECE_KINDS)
+        for (const rows of [READY_STEPS, JOIN_STEPS, COLOUR_STEPS])
+          stepsFor(rows, facts({ piece: kind, on: substrateRow(substrate), finish: finishRow(finish), chain, through: true })).forEach(
+            whole,
+          );
+});
+
+describe("level", () => {
+  test("every fill can be walked from its start to the end that every finish asks for", () => {
+    for (const from of Object.values(LADDER_STARTS))
+      for (const { to, because, source } of Object.values(LADDER_ENDS)) {
+        expect(because.length + source.length).toBeGreaterThan(20);
+        if (from.grade > to.grade) continue;
+        const { steps } = walk(from, to, []);
+        expect(steps.at(-1)?.grade).toEqual(to);
+      }
+  });
+
+  test("water never touches what it harms", () => {
+    for (const family of ["mineral", "skin", "board", "paper", "wood", "bone"] as const) expect(LUBRICANTS[family].use).toMatch(/^Dry/);
+    for (const row of SUBSTRATES) if (row.fears_water) expect(LUBRICANTS[row.family].use).toMatch(/^Dry/);
+    expect(BACKINGS.length).toBeGreaterThan(3);
+  });
+
+  test("a harder fill starts coarser", () => {
+    const grades = [1, 2, 3, 4, 5].map((hardness) => LADDER_STARTS[hardness as 1].grade);
+    expect(grades).toEqual([...grades].sort((a, b) => b - a));
+  });
+});
+
+describe("what the owner may do", () => {
+  const lines = (chain: ClassName[], over: object = {}) =>
+    ownerLines({ chain: chain.map(classRow), ceramic: true, food: false, washed: false, load: false, ...over });
+  const acts = (found: ReturnType<typeof ownerLines>, when: string) => found.filter((line) => line.when === when).map(({ act }) => act);
+
+  test("a washed jar is washed by hand once it is in full service, under what the weakest link stands", () => {
+    expect(acts(lines(["epoxy-putty", "cold-glaze"], { washed: true }), "full")).toContain("Wash it by hand, under 60 °C.");
+    expect(acts(lines(["epoxy-putty", "clear-acrylic"], { washed: true }), "full")).toContain("Wipe it with a damp cloth, under 50 °C.");
+  });
+
+  test("food is never, a load not before the day, outdoors only where every link stands it", () => {
+    expect(acts(lines(["epoxy-putty"], { food: true }), "never").join(" ")).toMatch(/Food or drink/);
+    expect(acts(lines(["epoxy-slow"], { load: true }), "full")).toContain("Load it as before, not before that day.");
+    expect(acts(lines(["epoxy-putty", "acrylic-paint"]), "never").join(" ")).not.toMatch(/Outdoors/);
+    expect(acts(lines(["gypsum-plaster"], { ceramic: false }), "never").join(" ")).toMatch(/Soak it.*Outdoors/);
+  });
+
+  test("with any one material it can be carried today", () => {
+    for (const row of CLASS_ROWS) expect(acts(lines([row.class]), "today")).toHaveLength(1);
+  });
+});

@@ -1,0 +1,24 @@
+import { simulatedClimateSensor as sensor } from "./climateSensor";
+
+const NOON = Date.parse("2026-10-07T12:00:00Z");
+const HOUR = 3_600_000;
+
+test("the stand-in reads like a workshop: cooler by night, within what people bear", async () => {
+  const day = await sensor.history(NOON, NOON + 24 * HOUR, HOUR);
+  const temps = day.map(({ temp_C }) => temp_C);
+  expect(Math.min(...temps)).toBeGreaterThan(12);
+  expect(Math.max(...temps)).toBeLessThan(24);
+  expect(Math.max(...temps) - Math.min(...temps)).toBeGreaterThan(2);
+  for (const { rh_pct } of day) expect(rh_pct > 30 && rh_pct < 70).toBe(true);
+});
+
+test("the same moment reads the same, whoever asks: any number of servers agree", async () => {
+  expect(await sensor.read(NOON)).toEqual(await sensor.read(NOON));
+  expect((await sensor.history(NOON - HOUR, NOON, HOUR)).at(-1)).toEqual(await sensor.read(NOON));
+});
+
+test("history runs from one end to the other, both included, in order", async () => {
+  const readings = await sensor.history(NOON, NOON + 2.5 * HOUR, HOUR);
+  expect(readings.map(({ at }) => Date.parse(at) - NOON)).toEqual([0, HOUR, 2 * HOUR, 2.5 * HOUR]);
+  expect(await sensor.history(NOON, NOON, HOUR)).toHaveLength(1);
+});
