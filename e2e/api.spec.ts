@@ -33,7 +33,7 @@ test("refusals are problem documents", async ({ request }) => {
     (await request.post("/api/calc/volume", { data: Buffer.from("{"), headers: { "content-type": "application/json" } })).status(),
   ).toBe(400);
   expect((await request.post("/api/calc/volume", { data: "x=1", headers: { "content-type": "text/plain" } })).status()).toBe(415);
-  expect((await request.post("/api/calc/volume", { data: { solids: "x".repeat(1_100_000) } })).status()).toBe(413);
+  expect((await request.post("/api/calc/volume", { data: { solids: "x".repeat(8_500_000) } })).status()).toBe(413);
 });
 
 test("another site's page cannot write here", async ({ request }) => {
@@ -42,6 +42,14 @@ test("another site's page cannot write here", async ({ request }) => {
     headers: { "sec-fetch-site": "cross-site" },
   });
   expect(answer.status()).toBe(403);
+});
+
+test("a name that points here from elsewhere is not answered: the app is this machine's own", async ({ request }) => {
+  for (const host of ["evil.example", "evil.example:3312", "127.0.0.1.evil.example"]) {
+    const answer = await request.get("/api/find?q=jar", { headers: { host } });
+    expect([host, answer.status()]).toEqual([host, 403]);
+  }
+  expect((await request.get("/api/find?q=jar", { headers: { host: "localhost:3312" } })).status()).toBe(200);
 });
 
 test("a treatment's dossier comes as a file", async ({ page }) => {

@@ -97,6 +97,7 @@ test.each<[string, unknown, string, RegExp]>([
   ["cure", { ...GOOD.cure, model: { kind: "guess" } }, "/model", /known “kind”/],
   ["ladder", { from: { system: "P", grade: 80 }, to: { system: "P", grade: 81 } }, "", /does not exist/],
   ["ladder", { from: { system: "Q", grade: 80 }, to: { system: "P", grade: 120 } }, "/from/system", /one of/],
+  ["ladder", { from: { system: "P", grade: 80 }, to: { system: "P", grade: 120 }, stock: [] }, "/stock", /at least 1/],
   ["match", { ...GOOD.match, substrate: "cheese" }, "/substrate", /one of/],
   ["match", { ...GOOD.match, damage: { kind: "chip", sparkle: 3 } }, "/damage/sparkle", /not a known field/],
 ])("%s with %j names the field", (name, input, at, message) => {

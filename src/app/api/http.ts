@@ -22,8 +22,16 @@ export function problemResponse(body: Problem): Response {
   return Response.json(body, { status: body.status, headers: { "content-type": "application/problem+json" } });
 }
 
-/** Other sites must not write here through the user's browser; the app answers on loopback only. */
+const OWN_NAMES = ["127.0.0.1", "localhost", "[::1]"];
+
+/**
+ * Other sites must not read or write here through the user's browser: a name that was pointed at this machine is not
+ * answered, and writes are taken from the app's own pages. A proxy's name is allowed by SHOP_HOST.
+ */
 function guard(request: Request): void {
+  const host = (request.headers.get("host") ?? "").replace(/:\d+$/, "");
+  if (!OWN_NAMES.includes(host) && host !== process.env.SHOP_HOST)
+    throw new WorkProblem(problem(403, "Not from here", "This app answers under the name of this machine only."));
   if (request.method === "GET" || request.method === "HEAD") return;
   const site = request.headers.get("sec-fetch-site");
   if (site !== null && site !== "same-origin" && site !== "none")

@@ -20,7 +20,7 @@ export const LadderInput = strict({
   from: GradeInput,
   to: GradeInput,
   max_step_ratio: Type.Optional(Type.Number({ exclusiveMinimum: 1, maximum: 100 })),
-  stock: Type.Optional(Type.Array(GradeInput, { maxItems: 500 })),
+  stock: Type.Optional(Type.Array(GradeInput, { minItems: 1, maxItems: 500 })),
   repeat_from: Type.Optional(GradeInput),
 });
 export type LadderInput = Static<typeof LadderInput>;

@@ -29,7 +29,7 @@ const EMPTY: NewForm = {
 export function NewPiece({ title }: { title: string }) {
   const router = useRouter();
   const form = useForm<NewForm>({ defaultValues: { ...EMPTY, title } });
-  const draft = useDraft("new-piece", form);
+  const draft = useDraft(title === "" ? "new-piece" : `new-piece:${title}`, form);
   const [errors, setErrors] = useState<PieceErrors & { treatment_title?: string; promised?: string }>({});
   const [trouble, setTrouble] = useState("");
   const [busy, setBusy] = useState(false);
