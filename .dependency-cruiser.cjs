@@ -34,7 +34,7 @@ module.exports = {
     {
       name: "no-sideways-between-stations",
       severity: "error",
-      from: { path: `^src/core/(${STATIONS})/` },
+      from: { path: `^src/core/(${STATIONS})/`, pathNot: "\\.test\\.ts$" },
       to: { path: "^src/core/(?!units/|catalogue/|mix/|cure/)", pathNot: "^src/core/$1/" },
     },
     {
