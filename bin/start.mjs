@@ -1,6 +1,7 @@
-import { mkdirSync } from "node:fs";
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { buildApp } from "./lib/build.mjs";
+import { hashOf } from "./lib/hash.mjs";
 import { ensurePackages } from "./lib/packages.mjs";
 import { isFree, startCluster } from "./lib/postgres.mjs";
 import { child, ended, run } from "./lib/run.mjs";
@@ -39,7 +40,7 @@ async function main() {
   ensurePackages(ROOT);
   const cluster = await database();
   try {
-    run(path.join(BIN, "tsx"), ["bin/prepare.ts", ...(EMPTY ? [] : ["--demo"])]);
+    prepare(cluster);
     if (!EMPTY && !process.env.SHOP_NAME) process.env.SHOP_NAME = "Haldenau Fairground Collection";
     if (!DEV) buildApp(ROOT);
     return await serve();
@@ -58,6 +59,15 @@ async function database() {
   const cluster = await startCluster({ folder: path.join(ROOT, ".data", "pg"), firstPort: 54317, databases: ["wanderjahr"] });
   process.env.DATABASE_URL = cluster.url("wanderjahr");
   return cluster;
+}
+
+/** Migrate and load the demo; skipped for a cluster of one's own that these very files have prepared already. */
+function prepare(cluster) {
+  const stamp = cluster && path.join(cluster.home, "prepared");
+  const wanted = `${hashOf(ROOT, ["src/store", "demo"])} ${EMPTY ? "empty" : "demo"}`;
+  if (stamp && existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
+  run(path.join(BIN, "tsx"), ["bin/prepare.ts", ...(EMPTY ? [] : ["--demo"])]);
+  if (stamp) writeFileSync(stamp, wanted);
 }
 
 async function serve() {
