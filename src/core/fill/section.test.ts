@@ -12,7 +12,7 @@ const area = (points: readonly Point[]) =>
 
 const size = fc.double({ min: 1, max: 200, noNaN: true });
 const profiles: fc.Arbitrary<Profile> = fc.oneof(
-  fc.record({ kind: fc.constant("bowl" as const), width: size, depth: size }),
+  fc.record({ kind: fc.constant("scoop" as const), width: size, depth: size }),
   fc.record({ kind: fc.constant("groove" as const), width: size, depth: size }),
   fc.record({ kind: fc.constant("shaft" as const), width: size, depth: size, through: fc.boolean() }),
 );
@@ -33,7 +33,7 @@ test("the layers fill the loss without gap or overlap, up to the proud line", ()
 });
 
 test("a chip is drawn as the half-ellipse that its volume is reckoned with", () => {
-  const drawn = section({ kind: "bowl", width: 34, depth: 11 }, undefined);
+  const drawn = section({ kind: "scoop", width: 34, depth: 11 }, undefined);
   expect(area(drawn.cavity)).toBeCloseTo((Math.PI / 4) * 34 * 11, 0);
   expect(drawn.layers).toEqual([]);
   expect(drawn.proud).toEqual([]);

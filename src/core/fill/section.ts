@@ -3,7 +3,7 @@ export type Point = readonly [x: number, y: number];
 
 /** What the section is cut through. All mm. */
 export type Profile =
-  | { readonly kind: "bowl"; readonly width: number; readonly depth: number }
+  | { readonly kind: "scoop"; readonly width: number; readonly depth: number }
   | { readonly kind: "groove"; readonly width: number; readonly depth: number }
   | { readonly kind: "shaft"; readonly width: number; readonly depth: number; readonly through: boolean }
   | { readonly kind: "peak"; readonly a: number; readonly b: number; readonly depth: number };
@@ -62,7 +62,7 @@ function cavityOf(profile: Profile): Point[] {
   const half = widthOf(profile) / 2;
   const { depth } = profile;
   switch (profile.kind) {
-    case "bowl":
+    case "scoop":
       return Array.from({ length: STEPS + 1 }, (_, i): Point => {
         const angle = Math.PI * (1 + i / STEPS);
         return [half * Math.cos(angle), depth * Math.sin(angle)];

@@ -244,7 +244,7 @@ test("what Match asks comes from the survey", () => {
 });
 
 test("each damage is drawn in its own cut", () => {
-  expect(profileOf(CHIP)).toEqual({ kind: "bowl", width: 34, depth: 11 });
+  expect(profileOf(CHIP)).toEqual({ kind: "scoop", width: 34, depth: 11 });
   expect(profileOf({ kind: "hole", diameter_mm: 6, depth_mm: 10, through: true })).toEqual({
     kind: "shaft",
     width: 6,

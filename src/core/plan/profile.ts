@@ -2,7 +2,7 @@ import type { Profile } from "../fill/section";
 import type { Damage, DamageOf, MeasuredKind } from "../survey/measures.data";
 
 const PROFILE: { readonly [K in MeasuredKind]: (damage: DamageOf<K>) => Profile } = {
-  chip: ({ length_mm, depth_mm }) => ({ kind: "bowl", width: length_mm, depth: depth_mm }),
+  chip: ({ length_mm, depth_mm }) => ({ kind: "scoop", width: length_mm, depth: depth_mm }),
   corner: ({ a_mm, b_mm }) => ({ kind: "peak", a: a_mm, b: b_mm, depth: (a_mm * b_mm) / Math.hypot(a_mm, b_mm) }),
   hole: ({ diameter_mm, depth_mm, through }) => ({ kind: "shaft", width: diameter_mm, depth: depth_mm, through }),
   crack: ({ width_mm, depth_mm }) => ({ kind: "groove", width: width_mm, depth: depth_mm }),

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { useForm } from "react-hook-form";
 import type { OwnerLine } from "@/core/close/ownerDates";
-import type { ReviewRow } from "@/core/plan/review";
+import type { ClosingView } from "@/core/plan/closing";
 import { formatMinutes } from "@/core/units";
 import { useDraft } from "../forms/draft";
 import { fieldOf } from "../forms/send";
@@ -13,17 +13,9 @@ import { useLog } from "../treatment/TreatmentLog";
 import { Photographs, type PhotographView } from "./Photographs";
 import { ReviewTable } from "./ReviewTable";
 
-interface Props {
+interface Props extends ClosingView {
   readonly treatment: string;
   readonly photographs: readonly PhotographView[];
-  readonly review: readonly ReviewRow[];
-  readonly hands_min: number;
-  readonly planned_min: number;
-  readonly elapsed_min: number;
-  readonly owner: readonly OwnerLine[];
-  readonly full_at?: number;
-  readonly open: readonly string[];
-  readonly closed?: { readonly at: string; readonly notes: string; readonly signed_by: string };
 }
 
 /** Close: last look, planned against done, the owner's dates, sign. */
@@ -61,12 +53,14 @@ export function CloseStation(props: Props) {
   );
 }
 
+function againstPlan(over: number, planned_min: number): string {
+  if (Math.round(over) === 0) return `as planned, ${formatMinutes(planned_min)}`;
+  return `${formatMinutes(Math.abs(over))} ${over > 0 ? "over" : "under"} the plan of ${formatMinutes(planned_min)}`;
+}
+
 function Times({ hands_min, planned_min, elapsed_min }: Props) {
   const over = hands_min - planned_min;
-  const against =
-    planned_min > 0
-      ? `${formatMinutes(Math.abs(over))} ${over > 0 ? "over" : "under"} the plan of ${formatMinutes(planned_min)}`
-      : "nothing was planned";
+  const against = planned_min > 0 ? againstPlan(over, planned_min) : "nothing was planned";
   return (
     <div className="rule mt-4 flex flex-wrap gap-x-10 gap-y-2 pt-3">
       <div>
