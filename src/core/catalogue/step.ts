@@ -11,6 +11,8 @@ export interface StepFacts {
   readonly on: SubstrateRow;
   readonly finish: FinishRow;
   readonly damage: DamageKind;
+  /** The finish beside the loss must survive. */
+  readonly survives: boolean;
   readonly through: boolean;
   readonly stance: Stance;
   readonly chain: Partial<Record<Role, MaterialClass & { readonly class: ClassName }>>;

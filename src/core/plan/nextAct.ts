@@ -4,7 +4,8 @@ import type { ActName } from "../cure/windows.data";
 import { walk } from "../level/walk";
 import { actsDone, type Clock, STATION_ORDER, stepKey, type Treatment } from "../record/treatment";
 import type { RunningCure } from "./clocks";
-import { PLANNED_MIN, type Plan } from "./plan";
+import type { Plan } from "./plan";
+import { PLANNED_MIN } from "./planned.data";
 
 /** What to do next at a treatment: the act, why, and when. Times in ms since the epoch. */
 export interface NextAct extends Words {
@@ -103,7 +104,11 @@ function clockWords({ body }: Clock, treatment: Treatment, plan: Plan | undefine
   const material = classRow(body.class).name.toLowerCase();
   return {
     place: { title: `Place layer ${body.layer}`, why: `After that the ${material} drags and tears.`, hands_min: PLANNED_MIN.layer },
-    trim: { title: `Trim layer ${body.layer}`, why: "It cuts like soap now; later it costs an hour of sanding.", hands_min: 10 },
+    trim: {
+      title: `Trim layer ${body.layer}`,
+      why: "It cuts like soap now; later it costs an hour of sanding.",
+      hands_min: PLANNED_MIN.trim,
+    },
     "next-layer": ACTS.fill(treatment, plan),
     seat: { title: "Check the marks", why: "Joints slide while the glue is wet.", hands_min: 2 },
     unclamp: { title: "Take the clamps off", why: "Handling strength is reached.", hands_min: 5 },

@@ -27,6 +27,8 @@ import { walk } from "../level/walk";
 import { READY_STEPS } from "../ready/steps.data";
 import { chosen, STATION_ORDER, type Treatment } from "../record/treatment";
 import { type Loss, lossOf } from "../survey/loss";
+import type { Survey } from "../survey/survey.schema";
+import { PLANNED_MIN } from "./planned.data";
 
 /** What the plan must know of the piece. */
 export interface PieceFacts {
@@ -73,29 +75,12 @@ export interface Plan {
   readonly elapsed_min: number;
 }
 
-const SURVEY_MIN = 15;
-const MATCH_MIN = 10;
-const CLOSE_MIN = 20;
-const LAYER_MIN = 15;
-const COAT_MIN = 8;
-const GRIT_MIN = 6;
-
-/** Hands-on minutes a station's single operations are planned with: rules of thumb, said as such on screen. */
-export const PLANNED_MIN = {
-  survey: SURVEY_MIN,
-  match: MATCH_MIN,
-  close: CLOSE_MIN,
-  layer: LAYER_MIN,
-  coat: COAT_MIN,
-  grit: GRIT_MIN,
-} as const;
-
 /** The plan, as far as survey and choice allow; undefined before the survey. */
 export function planOf(piece: PieceFacts, treatment: Treatment): Plan | undefined {
   const survey = treatment.survey?.body.survey;
   if (survey === undefined) return undefined;
   const links = chosen(treatment);
-  const facts = stepFacts(piece, treatment.choice?.body.stance ?? "reversible", survey.damage, links);
+  const facts = stepFacts(piece, treatment.choice?.body.stance ?? "reversible", survey, links);
   const fill = links.filler === undefined ? undefined : fillPlan(links.filler, lossOf(survey.damage));
   const coats = coatPlans(links);
   const ladder = treatment.ladder
@@ -118,7 +103,7 @@ export function planOf(piece: PieceFacts, treatment: Treatment): Plan | undefine
 function stepFacts(
   piece: PieceFacts,
   stance: Stance,
-  damage: NonNullable<Treatment["survey"]>["body"]["survey"]["damage"],
+  { damage, finish_survives }: Survey,
   links: Partial<Record<Role, ClassName>>,
 ): StepFacts {
   return {
@@ -126,6 +111,7 @@ function stepFacts(
     on: substrateRow(piece.substrate),
     finish: finishRow(piece.finish),
     damage: damage.kind,
+    survives: finish_survives === true,
     through: damage.kind === "hole" && damage.through,
     stance,
     chain: Object.fromEntries(Object.entries(links).map(([role, name]) => [role, classRow(name)])),
@@ -174,8 +160,8 @@ const unneeded = (note: string): Draft => ({ needed: false, note, hands_min: 0, 
 
 /** One station at a time; complete by type. */
 const PLANNERS: { readonly [S in Station]: (parts: Parts) => Draft } = {
-  survey: () => draft(SURVEY_MIN),
-  match: () => draft(MATCH_MIN),
+  survey: () => draft(PLANNED_MIN.survey),
+  match: () => draft(PLANNED_MIN.match),
   ready: ({ facts }) => {
     const steps = stepsFor(READY_STEPS, facts);
     return draft(sum(steps, "hands_min"), `${steps.length} steps`, Math.max(0, ...steps.map(({ wait_min }) => wait_min)), steps);
@@ -187,26 +173,26 @@ const PLANNERS: { readonly [S in Station]: (parts: Parts) => Draft } = {
   },
   fill: ({ fill, chosen: known }) => {
     if (known && fill === undefined) return unneeded("nothing to fill");
-    if (fill === undefined) return draft(LAYER_MIN);
+    if (fill === undefined) return draft(PLANNED_MIN.layer);
     return draft(
-      fill.count * LAYER_MIN,
+      fill.count * PLANNED_MIN.layer,
       fill.count === 1 ? "1 layer" : `${fill.count} layers`,
       fill.count * waitFor(fill.class, ["hard"], fill.apply_mm),
     );
   },
   level: ({ ladder, chosen: known }) => {
-    if (ladder === undefined) return known ? unneeded("nothing to level") : draft(GRIT_MIN);
+    if (ladder === undefined) return known ? unneeded("nothing to level") : draft(PLANNED_MIN.grit);
     const { steps } = walk(ladder.from, ladder.to, []);
-    return draft(steps.length * GRIT_MIN, `to ${gradeLabel(ladder.to)}`);
+    return draft(steps.length * PLANNED_MIN.grit, `to ${gradeLabel(ladder.to)}`);
   },
   colour: ({ facts, coats, chosen: known }) => {
     if (known && coats.length === 0) return unneeded("tinted in the mix");
     const steps = stepsFor(COLOUR_STEPS, facts);
     const between = coats.slice(0, -1).reduce((wait, coat) => wait + waitFor(coat.class, ["recoat", "hard"]), 0);
     const last = waitFor(coats.at(-1)?.class, ["full"]);
-    return draft(coats.length * COAT_MIN + sum(steps, "hands_min"), `${coats.length} thin coats`, between + last, steps);
+    return draft(coats.length * PLANNED_MIN.coat + sum(steps, "hands_min"), `${coats.length} thin coats`, between + last, steps);
   },
-  close: () => draft(CLOSE_MIN),
+  close: () => draft(PLANNED_MIN.close),
 };
 
 function stationPlan(station: Station, parts: Parts): StationPlan {

@@ -25,6 +25,7 @@ const facts = (over: Partial<StepFacts> = {}): StepFacts => ({
   on: substrateRow("stoneware"),
   finish: finishRow("glaze"),
   damage: "chip",
+  survives: false,
   through: false,
   stance: "reversible",
   chain: { filler: classRow("epoxy-putty"), colour: classRow("acrylic-paint"), topcoat: classRow("clear-acrylic") },
@@ -48,6 +49,9 @@ describe("make ready", () => {
     ["a hole that goes through does", { damage: "hole", through: true }, "dam", true],
     ["what is glued is dry-fitted", { chain: { adhesive: classRow("pva") } }, "dry-run", true],
     ["what is only filled is not", {}, "dry-run", false],
+    ["so is a dye that must survive", { finish: finishRow("dye"), survives: true }, "test-spot", true],
+    ["a dye that may go is not", { finish: finishRow("dye") }, "test-spot", false],
+    ["nothing lifts glaze", { survives: true }, "test-spot", false],
     ["a film is tried on a hidden spot", { finish: finishRow("lacquer") }, "test-spot", true],
     [
       "fibre edges are locked",

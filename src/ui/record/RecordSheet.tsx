@@ -74,7 +74,7 @@ export function RecordSheet({ record, treatment, photographs, closing, chain, us
         {closing && (
           <Fact name="Time">
             {formatMinutes(closing.hands_min)} hands on, {formatMinutes(closing.elapsed_min)} elapsed; planned{" "}
-            {formatMinutes(closing.planned_min)} hands on
+            {formatMinutes(closing.planned_min)} hands on (where no minutes were asked for, as planned)
           </Fact>
         )}
         <Fact name="State">

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { useForm } from "react-hook-form";
 import type { OwnerLine } from "@/core/close/ownerDates";
 import type { ClosingView } from "@/core/plan/closing";
+import { PLANNED_MIN } from "@/core/plan/planned.data";
 import { formatMinutes } from "@/core/units";
 import { useDraft } from "../forms/draft";
 import { fieldOf } from "../forms/send";
@@ -66,6 +67,7 @@ function Times({ hands_min, planned_min, elapsed_min }: Props) {
       <div>
         <p className="big-figure">{formatMinutes(hands_min)}</p>
         <p className="dim">your hands, {against}</p>
+        <p className="sub">Survey, Match, mixing, clamping, trimming, coats and signing count as planned; the rest as you wrote it</p>
       </div>
       <div>
         <p className="big-figure">{formatMinutes(elapsed_min)}</p>
@@ -106,7 +108,7 @@ function SignForm({ treatment, open }: { treatment: string; open: readonly strin
   const submit = form.handleSubmit(async ({ notes, signed_by }) => {
     setError(signed_by.trim() === "" ? "Write your name or initial: the record is signed." : undefined);
     if (signed_by.trim() === "") return;
-    if (await log.write({ kind: "closed", notes: notes.trim(), signed_by: signed_by.trim(), hands_min: 20 })) draft.clear();
+    if (await log.write({ kind: "closed", notes: notes.trim(), signed_by: signed_by.trim(), hands_min: PLANNED_MIN.close })) draft.clear();
   });
   return (
     <form className="rule mt-4 grid gap-3 pt-3" onSubmit={submit}>

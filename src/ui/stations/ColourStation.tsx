@@ -3,6 +3,7 @@ import { classRow, ROLE_LABELS } from "@/core/catalogue";
 import type { ActName } from "@/core/cure/windows.data";
 import type { RunningCure } from "@/core/plan/clocks";
 import type { CoatPlan, StationPlan } from "@/core/plan/plan";
+import { PLANNED_MIN } from "@/core/plan/planned.data";
 import { type StepMark, stepKey } from "@/core/record/treatment";
 import type { Air } from "../frame/climate";
 import { useNow, useWall } from "../frame/now";
@@ -53,7 +54,7 @@ export function ColourStation({ treatment, plan, coats, marks, cures, acts, done
         layer: coat.coat,
         thickness_mm: classRow(coat.class).max_layer_mm,
         climate: { temp_C: air.temp_C, rh_pct: air.rh_pct },
-        hands_min: 8,
+        hands_min: PLANNED_MIN.coat,
       },
       { minutes_ago },
     );

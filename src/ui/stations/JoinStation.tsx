@@ -5,6 +5,7 @@ import { CLAMP_STEP } from "@/core/join/steps.data";
 import { adhesiveNeed, FILM_MM } from "@/core/plan/batch";
 import type { RunningCure } from "@/core/plan/clocks";
 import type { StationPlan } from "@/core/plan/plan";
+import { PLANNED_MIN } from "@/core/plan/planned.data";
 import { type StepMark, stepKey } from "@/core/record/treatment";
 import { figure } from "@/core/units";
 import type { Air } from "../frame/climate";
@@ -73,7 +74,7 @@ export function JoinStation({ treatment, plan, marks, done, next, adhesive, join
                     layer: (cure?.layer ?? 0) + 1,
                     thickness_mm: FILM_MM,
                     climate: { temp_C: air.temp_C, rh_pct: air.rh_pct },
-                    hands_min: 10,
+                    hands_min: PLANNED_MIN.clamp,
                   },
                   { minutes_ago },
                 )

@@ -2,6 +2,7 @@
 import { useState } from "react";
 import type { RunningCure } from "@/core/plan/clocks";
 import type { LayerRow } from "@/core/plan/layerRows";
+import { PLANNED_MIN } from "@/core/plan/planned.data";
 import { type StepMark, trimStep } from "@/core/record/treatment";
 import { plain } from "@/core/units";
 import { NumberField } from "../forms/NumberField";
@@ -36,7 +37,7 @@ export function LayerActs({ cure, layer, trimmed }: { cure: RunningCure; layer: 
           type="button"
           className={`btn ${trimOpen ? "go" : ""}`}
           disabled={!trimOpen || log.busy}
-          onClick={() => void log.write({ kind: "step-done", station: "fill", step: trimStep(layer.layer), hands_min: 10 })}
+          onClick={() => void log.write({ kind: "step-done", station: "fill", step: trimStep(layer.layer), hands_min: PLANNED_MIN.trim })}
         >
           {trimOpen ? `Trimmed layer ${layer.layer}` : `Not yet: trim ${wall.when(firm, now)} to ${wall.time(stiff ?? firm)}`}
         </button>

@@ -2,6 +2,7 @@
 import { useRouter } from "next/navigation";
 import { ROLE_LABELS, type Role, type Stance } from "@/core/catalogue";
 import type { Judgement, Reason } from "@/core/match/judge";
+import { PLANNED_MIN } from "@/core/plan/planned.data";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
 import { Cautions } from "./Cautions";
@@ -27,7 +28,7 @@ export function PlanButton({ treatment, stance, chain, missing, corrects }: Plan
   const log = useLog();
   const plan = async () => {
     const links = chain.map(({ role, row }) => ({ role, class: row.class }));
-    const written = await log.write({ kind: "matched", stance, chain: links, hands_min: 10 }, corrects ? { corrects } : {});
+    const written = await log.write({ kind: "matched", stance, chain: links, hands_min: PLANNED_MIN.match }, corrects ? { corrects } : {});
     if (written) router.push(`/treatments/${treatment}/ready`);
   };
   return (

@@ -5,6 +5,7 @@ import { APPLY_CM3_PER_MIN, batchFor, checkWeights, RATIO_TOLERANCE_PCT, WASTE_P
 import type { RunningCure } from "@/core/plan/clocks";
 import type { LayerRow } from "@/core/plan/layerRows";
 import type { FillPlan } from "@/core/plan/plan";
+import { PLANNED_MIN } from "@/core/plan/planned.data";
 import { figure, formatMinutes, plain } from "@/core/units";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
@@ -45,7 +46,7 @@ export function MixPanel({ fill, layer, running, hardAt, air }: Props) {
       thickness_mm: layer.applied_mm,
       parts,
       climate,
-      hands_min: 15,
+      hands_min: PLANNED_MIN.layer,
     } as const;
     void log.write(body, { minutes_ago });
   };

@@ -3,6 +3,7 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
 import { type Finish, finishRow, type Substrate, substrateRow } from "@/core/catalogue";
+import { PLANNED_MIN } from "@/core/plan/planned.data";
 import { profileOf } from "@/core/plan/profile";
 import { lossOf } from "@/core/survey/loss";
 import { DAMAGE_LABELS, MEASURED_KINDS, MEASURES, type Measure } from "@/core/survey/measures.data";
@@ -48,7 +49,10 @@ export function SurveyStation({ treatment, substrate, finish, survey, surveyEntr
       requestAnimationFrame(() => document.querySelector<HTMLElement>("[aria-invalid=true], .kind-wrong button")?.focus());
       return;
     }
-    const saved = await log.write({ kind: "surveyed", survey: read.survey, hands_min: 15 }, surveyEntry ? { corrects: surveyEntry } : {});
+    const saved = await log.write(
+      { kind: "surveyed", survey: read.survey, hands_min: PLANNED_MIN.survey },
+      surveyEntry ? { corrects: surveyEntry } : {},
+    );
     if (!saved) return;
     draft.clear();
     router.push(`/treatments/${treatment}/match`);
