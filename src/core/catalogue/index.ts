@@ -3,6 +3,8 @@ export * from "./cautions.data";
 export * from "./classes";
 export * from "./damage.data";
 export * from "./finishes.data";
+export * from "./flags.data";
+export * from "./glues.data";
 export * from "./materialClass";
 export * from "./pieces.data";
 export * from "./stations.data";

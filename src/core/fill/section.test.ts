@@ -1,5 +1,6 @@
 import fc from "fast-check";
-import { fittingScale, type Point, type Profile, PX_PER_MM, scaleLabel, section, widthOf } from "./section";
+import { fittingScale, type Point, PX_PER_MM, scaleLabel } from "../units";
+import { type Profile, section } from "./section";
 
 /** Area of a polygon by the shoelace formula, mm². */
 const area = (points: readonly Point[]) =>
@@ -24,8 +25,8 @@ test("the layers fill the loss without gap or overlap, up to the proud line", ()
       const surfaces = Array.from({ length: count }, (_, i) => step * (i + 1) - profile.depth);
       const drawn = section(profile, { surfaces, proud_mm });
       const below = drawn.layers.map((layer) => area(layer)).reduce((a, b) => a + b, 0);
-      const lip = Math.min(proud_mm, (widthOf(profile) / 2) * 0.12);
-      const above = proud_mm > 0 ? proud_mm * (widthOf(profile) + lip) : 0;
+      const lip = Math.min(proud_mm, (profile.width / 2) * 0.12);
+      const above = proud_mm > 0 ? proud_mm * (profile.width + lip) : 0;
       expect(below / (area(drawn.cavity) + above)).toBeCloseTo(1, 6);
       for (const layer of drawn.layers) for (const [, y] of layer) expect(y).toBeGreaterThanOrEqual(-profile.depth - 1e-6);
     }),
@@ -40,7 +41,7 @@ test("a chip is drawn as the half-ellipse that its volume is reckoned with", () 
 });
 
 test("a lost corner stands on its broken face, its tip where the edges met", () => {
-  const drawn = section({ kind: "peak", a: 30, b: 40, depth: 24 }, undefined);
+  const drawn = section({ kind: "peak", width: 50, foot: 0.36, depth: 24 }, undefined);
   const [left, right, tip] = drawn.cavity as [Point, Point, Point];
   expect(right[0] - left[0]).toBeCloseTo(50, 9);
   expect(Math.hypot(tip[0] - left[0], tip[1] - left[1])).toBeCloseTo(30, 9);

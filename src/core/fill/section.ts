@@ -1,12 +1,12 @@
-/** A point in mm: x across the loss, y up from the original surface (negative = inside the piece). */
-export type Point = readonly [x: number, y: number];
+import type { Point } from "../units";
 
-/** What the section is cut through. All mm. */
+/** What the section is cut through, in mm: x across the loss, y up from the original surface (negative = inside the piece). */
 export type Profile =
   | { readonly kind: "scoop"; readonly width: number; readonly depth: number }
   | { readonly kind: "groove"; readonly width: number; readonly depth: number }
   | { readonly kind: "shaft"; readonly width: number; readonly depth: number; readonly through: boolean }
-  | { readonly kind: "peak"; readonly a: number; readonly b: number; readonly depth: number };
+  /** What stands out: `foot` is where along the base the highest point lies, 0 to 1. */
+  | { readonly kind: "peak"; readonly width: number; readonly foot: number; readonly depth: number };
 
 export interface SectionFill {
   /** Height of each layer's surface after it has cured, bottom first. */
@@ -33,7 +33,7 @@ const MARGIN = 0.19;
 /** The cut through a loss with its layers. Widths and heights follow the measures; nothing is stretched. */
 export function section(profile: Profile, fill: SectionFill | undefined): Section {
   const cavity = cavityOf(profile);
-  const half = widthOf(profile) / 2;
+  const half = profile.width / 2;
   const side = Math.max(half * 2 * MARGIN, profile.depth * 0.35);
   const floor = profile.kind === "shaft" && profile.through ? profile.depth : profile.depth * 1.4;
   const proudMm = fill?.proud_mm ?? 0;
@@ -52,14 +52,9 @@ export function section(profile: Profile, fill: SectionFill | undefined): Sectio
 
 const STEPS = 48;
 
-/** The widest opening of a profile in mm. */
-export function widthOf(profile: Profile): number {
-  return profile.kind === "peak" ? Math.hypot(profile.a, profile.b) : profile.width;
-}
-
 /** The missing part as a closed polygon, from the left edge over the bottom to the right. */
 function cavityOf(profile: Profile): Point[] {
-  const half = widthOf(profile) / 2;
+  const half = profile.width / 2;
   const { depth } = profile;
   switch (profile.kind) {
     case "scoop":
@@ -81,8 +76,7 @@ function cavityOf(profile: Profile): Point[] {
         [half, 0],
       ];
     case "peak": {
-      // the foot of the height on the broken face divides it as a² : b²
-      const foot = -half + (profile.a ** 2 / (profile.a ** 2 + profile.b ** 2)) * half * 2;
+      const foot = -half + profile.foot * profile.width;
       return [
         [-half, -depth],
         [half, -depth],
@@ -99,7 +93,7 @@ function withProud(profile: Profile, cavity: readonly Point[], proud: number): P
     const grow = (profile.depth + proud) / profile.depth;
     return cavity.map(([x, y]): Point => [x * grow, (y + profile.depth) * grow - profile.depth]);
   }
-  const half = widthOf(profile) / 2;
+  const half = profile.width / 2;
   const lip = Math.min(proud, half * 0.12);
   return [...cavity, [half + lip, 0], [half, proud], [-half, proud], [-half - lip, 0]];
 }
@@ -132,20 +126,4 @@ function clip(polygon: readonly Point[], level: number, sign: 1 | -1): Point[] {
 
 function cross([x1, y1]: Point, [x2, y2]: Point, level: number): Point {
   return [x1 + ((level - y1) / (y2 - y1)) * (x2 - x1), level];
-}
-
-/** Scales a drawing may have: so many to one, or one to so many. */
-const SCALES = [50, 20, 10, 8, 6, 5, 4, 3, 2, 1.5, 1, 1 / 2, 1 / 3, 1 / 5, 1 / 10, 1 / 20, 1 / 50] as const;
-
-/** CSS pixels in a millimetre: 96 to the inch, until a screen is calibrated. */
-export const PX_PER_MM = 96 / 25.4;
-
-/** The largest scale at which `width` × `height` mm fits into that many pixels. */
-export function fittingScale(width: number, height: number, pxWidth: number, pxHeight: number): number {
-  return SCALES.find((scale) => width * scale * PX_PER_MM <= pxWidth && height * scale * PX_PER_MM <= pxHeight) ?? SCALES.at(-1) ?? 1;
-}
-
-/** @example scaleLabel(5) // => "5 : 1" */
-export function scaleLabel(scale: number): string {
-  return scale >= 1 ? `${scale} : 1` : `1 : ${Math.round(1 / scale)}`;
 }

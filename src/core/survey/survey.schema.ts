@@ -1,26 +1,33 @@
 import { type Static, type TSchema, Type } from "@sinclair/typebox";
+import { DAMAGE_KINDS, type DamageKind, EARLIER_GLUES, type EarlierGlue } from "../catalogue";
 import { celsius, oneOf, strict, tagged } from "../units/schema";
-import { type Damage, MEASURED_KINDS, MEASURES, type Measure } from "./measures.data";
+import { CHECK_ROWS, type Check, LIMITS, type Limit } from "./inspection.data";
+import { type Damage, MEASURES, type Measure } from "./measures.data";
 
-const MEASURE_TYPES: { readonly [T in Measure["type"]]: (measure: Measure) => TSchema } = {
-  length: ({ min, max }) => Type.Number({ minimum: min, maximum: max }),
-  count: ({ min, max }) => Type.Integer({ minimum: min, maximum: max }),
-  yesno: () => Type.Boolean(),
-};
+function schemaOf(measure: Measure): TSchema {
+  switch (measure.type) {
+    case "length":
+    case "number":
+      return Type.Number({ minimum: measure.min, maximum: measure.max });
+    case "count":
+      return Type.Integer({ minimum: measure.min, maximum: measure.max });
+    case "choice":
+      return oneOf(measure.options.map(([value]) => value));
+    case "yesno":
+      return Type.Boolean();
+  }
+}
 
-const variant = (kind: keyof typeof MEASURES) =>
+const variant = (kind: DamageKind) =>
   strict({
     kind: Type.Literal(kind),
     ...Object.fromEntries(
-      MEASURES[kind].map((measure: Measure) => {
-        const schema = MEASURE_TYPES[measure.type](measure);
-        return [measure.name, measure.optional ? Type.Optional(schema) : schema];
-      }),
+      MEASURES[kind].map((measure: Measure) => [measure.name, measure.optional ? Type.Optional(schemaOf(measure)) : schemaOf(measure)]),
     ),
   });
 
 /** Built from the table of measures, so that a new kind is described once. */
-export const DamageSchema = Type.Unsafe<Damage>(tagged("kind", MEASURED_KINDS.map(variant)));
+export const DamageSchema = Type.Unsafe<Damage>(tagged("kind", DAMAGE_KINDS.map(variant)));
 
 /** How the piece is used. Every answer that is left open is taken as No, and Match says so. */
 export const ServiceSchema = strict({
@@ -31,9 +38,23 @@ export const ServiceSchema = strict({
   load: Type.Optional(Type.Boolean()),
   flex: Type.Optional(Type.Boolean()),
   acoustic: Type.Optional(Type.Boolean()),
+  skin: Type.Optional(Type.Boolean()),
+  sprung: Type.Optional(Type.Boolean()),
   heat_C: Type.Optional(celsius()),
 });
 export type Service = Static<typeof ServiceSchema>;
+
+/** What was found at each check that was made. */
+export const Inspected = Type.Unsafe<Partial<Record<Check, string>>>(
+  strict(Object.fromEntries(CHECK_ROWS.map(({ check, findings }) => [check, Type.Optional(oneOf(findings.map(({ finding }) => finding)))]))),
+);
+export type Inspected = Static<typeof Inspected>;
+
+export const LimitsSchema = Type.Unsafe<Partial<Record<Limit, boolean>>>(
+  strict(Object.fromEntries(LIMITS.map(({ limit }) => [limit, Type.Optional(Type.Boolean())]))),
+);
+
+export const EarlierGlueSchema = oneOf(EARLIER_GLUES.map(({ glue }) => glue) as EarlierGlue[]);
 
 export const SurveySchema = strict({
   damage: DamageSchema,
@@ -41,6 +62,9 @@ export const SurveySchema = strict({
   /** How long assembly takes, measured in a dry fit. */
   working_min: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 600 })),
   finish_survives: Type.Optional(Type.Boolean()),
+  inspected: Type.Optional(Inspected),
+  earlier_glue: Type.Optional(EarlierGlueSchema),
+  limits: Type.Optional(LimitsSchema),
   found: Type.Optional(Type.String({ maxLength: 4000 })),
 });
 export type Survey = Static<typeof SurveySchema>;

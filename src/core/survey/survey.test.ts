@@ -1,27 +1,33 @@
 import fc from "fast-check";
 import { check } from "../problem";
 import { lossOf } from "./loss";
-import { DAMAGE_LABELS, type Damage, MEASURED_KINDS, MEASURES, type Measure, type MeasuredKind } from "./measures.data";
+import { type DamageKind, DAMAGE_KINDS, EARLIER_GLUES, FINISHES, finishRow, SUBSTRATES, substrateRow } from "../catalogue";
+import { consequences, flagsOf, referrals } from "./consequences";
+import { CHECK_ROWS, checksFor, LIMITS } from "./inspection.data";
+import { DAMAGE_LABELS, type Damage, MEASURES, type Measure } from "./measures.data";
+import { boundsOf, sketchOf } from "./sketch";
 import { QUESTIONS } from "./questions.data";
 import { DamageSchema, SurveySchema } from "./survey.schema";
 
-const rows = (kind: MeasuredKind): readonly Measure[] => MEASURES[kind];
+const rows = (kind: DamageKind): readonly Measure[] => MEASURES[kind];
 
 /** A value of a measure, at a share of its range. */
-function valueAt({ type, min, max }: Measure, share: number): number | boolean {
-  if (type === "yesno") return share > 0.5;
-  const value = min + share * (max - min);
-  return type === "count" ? Math.round(value) : value;
+function valueAt(measure: Measure, share: number): number | boolean | string {
+  if (measure.type === "yesno") return share > 0.5;
+  if (measure.type === "choice") return measure.options[Math.floor(share * (measure.options.length - 1))]?.[0] ?? "";
+  const value = measure.min + share * (measure.max - measure.min);
+  return measure.type === "count" ? Math.round(value) : value;
 }
 
-const damageAt = (kind: MeasuredKind, share: number): Damage =>
+const damageAt = (kind: DamageKind, share: number): Damage =>
   ({ kind, ...Object.fromEntries(rows(kind).map((row) => [row.name, valueAt(row, share)])) }) as Damage;
 
-describe.each(MEASURED_KINDS)("%s", (kind) => {
+describe.each(DAMAGE_KINDS)("%s", (kind) => {
   test("has a name, and measures with a range, a label and a hint", () => {
     expect(DAMAGE_LABELS[kind].length).toBeGreaterThan(3);
-    for (const { min, max, label, hint } of rows(kind)) {
-      expect(min).toBeLessThan(max);
+    for (const measure of rows(kind)) {
+      const { label, hint } = measure;
+      if ("min" in measure) expect(measure.min).toBeLessThan(measure.max);
       expect(label.length).toBeGreaterThan(2);
       expect(hint.length).toBeGreaterThan(8);
     }
@@ -42,7 +48,7 @@ describe.each(MEASURED_KINDS)("%s", (kind) => {
     );
   });
 
-  test.each(rows(kind).filter(({ type }) => type !== "yesno"))("refuses $name beyond its range, at its path", ({ name, min, max }) => {
+  test.each(rows(kind).flatMap((row) => ("min" in row ? [row] : [])))("refuses $name beyond its range, at its path", ({ name, min, max }) => {
     for (const value of [max * 1.01 + 1, min - 1]) {
       const errors = check(DamageSchema, { ...damageAt(kind, 0.5), [name]: value });
       expect(errors.map(({ path }) => path)).toEqual([`/${name}`]);
@@ -73,4 +79,93 @@ test("a larger damage never has a smaller loss", () => {
       expect(lossOf(damageAt(kind, share * grow)).volume_cm3).toBeGreaterThanOrEqual(lossOf(damageAt(kind, share)).volume_cm3);
     }),
   );
+});
+
+describe.each(DAMAGE_KINDS)("the drawing of %s", (kind) => {
+  test("shows every length that was typed, true to one scale, and nothing beyond it", () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.05, max: 0.9, noNaN: true }), (share) => {
+        const sketch = sketchOf(damageAt(kind, share));
+        const { left, right, bottom, top } = boundsOf(sketch);
+        expect([left, right, bottom, top].every(Number.isFinite) && right > left && top > bottom).toBe(true);
+        for (const { from, to, label } of sketch.dims) expect(Math.hypot(to[0] - from[0], to[1] - from[1])).toBeCloseTo(Number(label), 1);
+      }),
+      { numRuns: 30 },
+    );
+  });
+});
+
+test("a chip's volume follows its shape: wedge half a block, shell π/4 of it", () => {
+  const chip = { kind: "chip", length_mm: 20, depth_mm: 10, thickness_mm: 5 } as const;
+  expect(lossOf({ ...chip, shape: "straight" }).volume_cm3).toBeCloseTo(1, 9);
+  expect(lossOf({ ...chip, shape: "wedge" }).volume_cm3).toBeCloseTo(0.5, 9);
+  expect(lossOf(chip).volume_cm3).toBeCloseTo(Math.PI / 4, 9);
+});
+
+test("a tip is a cone, or blunt a frustum to half its base", () => {
+  // cone: π/12 · 12² · 16 = 603.2 mm³; frustum to 6: π/12 · 16 · (144 + 72 + 36) = 1055.6 mm³
+  expect(lossOf({ kind: "tip", base_mm: 12, length_mm: 16 }).volume_cm3).toBeCloseTo(0.6032, 4);
+  expect(lossOf({ kind: "tip", base_mm: 12, length_mm: 16, shape: "blunt" }).volume_cm3).toBeCloseTo(1.0556, 4);
+});
+
+describe("what the answers tell", () => {
+  const on = substrateRow("gypsum");
+  const none = finishRow("none");
+  const said = (told: Partial<Parameters<typeof consequences>[0]>, substrate = on, finish = none) => consequences({ service: {}, ...told }, substrate, finish);
+
+  test("a stop stands before what comes first, and that before the rest", () => {
+    const lines = said({ service: { touched: true }, inspected: { fingertip: "powder" }, limits: { protected: true }, earlier_glue: "epoxy" });
+    expect(lines.map(({ weight }) => weight)).toEqual(["refer", "first", "first", "then"]);
+    expect(lines[0]?.because).toBe("ivory or protected species");
+  });
+
+  test("an answer taken back takes its line away", () => {
+    expect(said({ service: { wet: true } })).toHaveLength(1);
+    expect(said({ service: { wet: false } })).toEqual([]);
+  });
+
+  test("a finish that must stay names the solvents it fears", () => {
+    expect(said({ finish_survives: true }, substrateRow("hardwood"), finishRow("shellac")).map(({ text }) => text).join()).toContain("alcohol");
+    expect(said({ finish_survives: true })).toEqual([]);
+  });
+
+  test("the measures speak: a long tip wants a core, a short slope a brace, a deep scratch colour", () => {
+    const text = (damage: Damage) => said({ damage }).map(({ text }) => text).join();
+    expect(text({ kind: "tip", base_mm: 8.9, length_mm: 16 })).toContain("1.8 times");
+    expect(text({ kind: "tip", base_mm: 12, length_mm: 12 })).toBe("");
+    expect(text({ kind: "break-along", slope_mm: 160, width_mm: 20, height_mm: 20 })).toContain("nearly as wood");
+    expect(text({ kind: "break-along", slope_mm: 40, width_mm: 20, height_mm: 20 })).toContain("look at Join");
+    expect(text({ kind: "scratch", length_mm: 50, width_mm: 0.4, depth_mm: 0.12, film_um: 80 })).toContain("through the film");
+    expect(text({ kind: "scratch", length_mm: 50, width_mm: 0.4, depth_mm: 0.05, film_um: 80 })).toBe("");
+  });
+
+  test("only limits that say refer stop the work", () => {
+    expect(referrals({ limits: { lead: true } })).toEqual([]);
+    expect(referrals({ limits: { carries_person: true, asbestos: true } })).toHaveLength(2);
+    expect(referrals({})).toEqual([]);
+    for (const { says } of LIMITS) expect(says).toMatch(/^[A-Z].*\.$/);
+  });
+
+  test("a finding raises its flag, a sound one none", () => {
+    expect(flagsOf({ tap: "dull", drop: "drinks", cheek: "damp" })).toEqual({ hollow: true, damp: true });
+    expect(flagsOf()).toEqual({});
+  });
+});
+
+test("checks are asked where the answer changes something", () => {
+  const names = (substrate: Parameters<typeof substrateRow>[0], film: boolean, kind: DamageKind) => checksFor(substrateRow(substrate), film, kind).map(({ check }) => check);
+  expect(names("leather", false, "tear")).toEqual(["raking", "flex", "dry-fit"]);
+  expect(names("stoneware", false, "chip")).toEqual(["raking", "tap", "twin"]);
+  expect(names("gypsum", false, "eroded")).toEqual(["raking", "tap", "fingertip", "cheek"]);
+  for (const { substrate } of SUBSTRATES)
+    for (const kind of DAMAGE_KINDS) expect(checksFor(substrateRow(substrate), false, kind).length).toBeGreaterThanOrEqual(1);
+  for (const { findings } of CHECK_ROWS) expect(findings.some((finding) => "tells" in finding)).toBe(true);
+});
+
+test("every glue of an earlier repair says how it is told and how it comes off", () => {
+  const carriers = new Set(FINISHES.flatMap(({ harmed_by }) => [...harmed_by, "none"] as string[]));
+  for (const { tell, removed_by, carrier } of EARLIER_GLUES) {
+    expect(Math.min(tell.length, removed_by.length)).toBeGreaterThan(10);
+    expect(carriers).toContain(carrier);
+  }
 });

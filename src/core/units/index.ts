@@ -1,3 +1,4 @@
+export * from "./drawing";
 export * from "./duration";
 export * from "./length";
 export * from "./number";

@@ -3,7 +3,8 @@
  * @example figure(2.305, 2) // => "2.31"
  */
 export function figure(value: number, digits = 0): string {
-  const rounded = Number(`${Math.round(Number(`${value}e${digits}`))}e-${digits}`);
+  const [digitsOf, exponent = "0"] = String(value).split("e");
+  const rounded = Number(`${Math.round(Number(`${digitsOf}e${Number(exponent) + digits}`))}e-${digits}`);
   return (Object.is(rounded, -0) ? 0 : rounded).toFixed(digits).replace("-", "−");
 }
 

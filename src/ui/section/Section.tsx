@@ -1,6 +1,6 @@
 import type { Hatch } from "@/core/catalogue";
-import { fittingScale, type Point, type Profile, PX_PER_MM, type SectionFill, scaleLabel, section, widthOf } from "@/core/fill/section";
-import { plain } from "@/core/units";
+import { type Profile, type SectionFill, section } from "@/core/fill/section";
+import { fittingScale, type Point, PX_PER_MM, plain, scaleLabel } from "@/core/units";
 
 export interface LayerTag {
   readonly name: string;
@@ -42,7 +42,7 @@ export function Section(props: Props) {
     return `${x.toFixed(1)} ${y.toFixed(1)}`;
   };
   const path = (points: readonly Point[], close = true) => `M${points.map(pair).join("L")}${close ? "Z" : ""}`;
-  const half = widthOf(profile) / 2;
+  const half = profile.width / 2;
   const reach = drawing.width / 2;
   return (
     <svg

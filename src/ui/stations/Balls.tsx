@@ -1,5 +1,4 @@
-import { PX_PER_MM } from "@/core/fill/section";
-import { plain } from "@/core/units";
+import { PX_PER_MM, plain } from "@/core/units";
 
 const WIDEST_PX = 250;
 const HATCHES = ["putty", "adhesive", "acrylic"];
