@@ -7,6 +7,7 @@ import {
   DAMAGE_KINDS,
   FINISHES,
   finishRow,
+  GROUPS,
   gradeLabel,
   grainOf,
   middle,
@@ -42,11 +43,61 @@ test("every role has a class that can serve in it", () => {
   for (const role of ROLES) expect(CLASS_ROWS.some(({ roles }) => roles.includes(role))).toBe(true);
 });
 
+test("the catalogue holds at least 45 classes, and some on every shelf", () => {
+  expect(CLASS_ROWS.length).toBeGreaterThanOrEqual(45);
+  for (const group of GROUPS) expect([group, CLASS_ROWS.filter((row) => row.group === group).length > 0]).toEqual([group, true]);
+});
+
+test("every substrate has an adhesive and a fill that hold on it", () => {
+  for (const { substrate, family } of SUBSTRATES)
+    for (const role of ["adhesive", "filler"] as const)
+      expect([substrate, role, CLASS_ROWS.some((row) => row.roles.includes(role) && row.bonds[family])]).toEqual([substrate, role, true]);
+});
+
+/** Names of what a row leaves out; lists that may be empty are not holes. */
+function holesIn(value: unknown, path = ""): string[] {
+  if (value === undefined || value === null || value === "" || (typeof value === "number" && !Number.isFinite(value))) return [path];
+  if (Array.isArray(value)) return value.length === 0 && !/roles|hazards/.test(path) ? [path] : value.flatMap((each, i) => holesIn(each, `${path}/${i}`));
+  return typeof value === "object" ? Object.entries(value).flatMap(([key, each]) => holesIn(each, `${path}/${key}`)) : [];
+}
+
+const NEEDED_STAGE: Partial<Record<(typeof ROLES)[number], readonly string[]>> = {
+  consolidant: ["handle", "hard"],
+  adhesive: ["handle"],
+  filler: ["hard"],
+  levelling: ["hard"],
+  colour: ["recoat"],
+  topcoat: ["recoat"],
+};
+
+test("a hole in a row is found", () => {
+  expect(holesIn({ ...classRow("pva"), source: "" })).toEqual(["/source"]);
+  expect(holesIn({ ...classRow("pva"), gap_mm: [0, Number.NaN] })).toEqual(["/gap_mm/1"]);
+});
+
 describe.each(CLASS_ROWS.map((row) => [row.class, row] as const))("class %s", (_, row) => {
   test("says where its figures stand", () => {
     expect(row.source.length).toBeGreaterThan(10);
     expect(row.mix.cue.length).toBeGreaterThan(10);
     expect(row.reversible.by.length).toBeGreaterThan(3);
+  });
+
+  test("has no hole in it, and the stages that its roles are planned by", () => {
+    expect(holesIn(row)).toEqual([]);
+    for (const role of row.roles) {
+      const needed = NEEDED_STAGE[role];
+      if (needed) expect(row.cure.stages.some(({ stage }) => needed.includes(stage))).toBe(true);
+    }
+    if (row.roles.length === 0) expect(row.group).toBe("release");
+  });
+
+  test("mixes to a density within its own range", () => {
+    const { parts, ratio_by, mixed_density } = row.mix;
+    const mass = parts.reduce((sum, { ratio, density }) => sum + (ratio_by === "mass" ? ratio : ratio * density), 0);
+    const volume = parts.reduce((sum, { ratio, density }) => sum + (ratio_by === "mass" ? ratio / density : ratio), 0);
+    const mixed = mixed_density ?? mass / volume;
+    expect(mixed).toBeGreaterThanOrEqual(row.density[0] - 0.005);
+    expect(mixed).toBeLessThanOrEqual(row.density[1] + 0.005);
   });
 
   test("has ranges that run upwards, and figures that can be", () => {
@@ -55,6 +106,8 @@ describe.each(CLASS_ROWS.map((row) => [row.class, row] as const))("class %s", (_
       row.shrinkage_pct,
       row.service_C,
       row.shelf_months,
+      row.density,
+      row.price_eur_kg,
       ...row.cure.stages.map(({ minutes }) => minutes),
     ])
       expect(low).toBeLessThanOrEqual(high);
@@ -65,7 +118,7 @@ describe.each(CLASS_ROWS.map((row) => [row.class, row] as const))("class %s", (_
     expect(row.cure.min_C).toBeLessThan(row.cure.reference_C);
     for (const { ratio, density } of row.mix.parts) {
       expect(ratio).toBeGreaterThan(0);
-      expect(density).toBeGreaterThan(0.5);
+      expect(density).toBeGreaterThan(0.2);
       expect(density).toBeLessThan(9);
     }
   });

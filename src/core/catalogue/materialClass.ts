@@ -46,10 +46,34 @@ export interface Mix {
   readonly cue: string;
 }
 
+/** The shelves of the catalogue and of the cabinet. */
+export const GROUPS = ["consolidant", "adhesive", "brace", "filler", "plaster", "wood-filler", "flexible", "release", "levelling", "colour", "topcoat"] as const;
+export type Group = (typeof GROUPS)[number];
+
+export const GROUP_LABELS: Readonly<Record<Group, string>> = {
+  consolidant: "Consolidants",
+  adhesive: "Adhesives",
+  brace: "Braces",
+  filler: "Fills",
+  plaster: "Plasters",
+  "wood-filler": "Wood fills",
+  flexible: "Flexible",
+  release: "Release, masking",
+  levelling: "Levelling",
+  colour: "Colour",
+  topcoat: "Top coats",
+};
+
 /** One generic class of material. Every figure that varies is a range; `source` says where it stands. */
 export interface ClassRow {
   readonly class: string;
+  readonly group: Group;
   readonly name: string;
+  /** Mixed and ready to use, g/cm³. */
+  readonly density: Range;
+  readonly price_eur_kg: Range;
+  /** What may be said about food; the data sheet prevails. */
+  readonly food: string;
   readonly roles: readonly Role[];
   readonly hatch: Hatch;
   /** How well it holds; a family that is missing is one it does not hold on. */

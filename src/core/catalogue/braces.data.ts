@@ -1,0 +1,96 @@
+import type { ClassRow } from "./materialClass";
+
+const NO_CURE = { reference_C: 20, ea_kJ_mol: 0, min_C: -20, at_mm: 1, by: "reaction", stages: [{ stage: "full", minutes: [0, 0] }] } as const;
+const dry = { needs_pores: false, gap_mm: [0, 0.1] } as const;
+const piece = (name: string, density: number, cue: string) => ({ parts: [{ name, ratio: 1, density }], ratio_by: "mass", cue }) as const;
+
+/** What carries where glue alone will not. Held by the chain's adhesive. */
+export const BRACES = [
+  {
+    class: "metal-pin", group: "brace", name: "Metal pin", roles: ["brace"], hatch: "metal", ...dry,
+    density: [7.7, 8.0], price_eur_kg: [20, 90], food: "stainless grades only",
+    bonds: { ceramic: "firm", mineral: "firm", metal: "firm", wood: "fair", bone: "fair", polymer: "fair" },
+    max_layer_mm: 10, shrinkage_pct: [0, 0], rigidity: "rigid", hardness: 4, strength: "strong", service_C: [150, 200], water: "stands", outdoor: true, takes_stain: false,
+    reversible: { grade: "effort", by: "drill out with its glue" }, carrier: "none", only_for: ["break-across", "break-along", "shards", "tip", "corner"],
+    mix: { parts: [{ name: "pin", ratio: 1, density: 7.9 }], ratio_by: "mass", cue: "Stainless in gypsum, or rust comes through." },
+    cure: NO_CURE,
+    hazards: ["dust-resin"], shelf_months: [600, 600], source: "Buys and Oakley 1993, ch. 9 (dowelling)",
+  },
+  {
+    class: "wood-dowel", group: "brace", name: "Wood dowel", roles: ["brace"], hatch: "wood", ...dry,
+    density: [0.6, 0.8], price_eur_kg: [5, 15], food: "keep food off it",
+    bonds: { wood: "firm", board: "fair", paper: "fair" },
+    max_layer_mm: 20, shrinkage_pct: [0, 1], rigidity: "rigid", hardness: 3, strength: "strong", service_C: [80, 100], water: "splash", outdoor: true, takes_stain: true,
+    reversible: { grade: "effort", by: "drill out" }, carrier: "none", only_for: ["break-across", "break-along", "tip", "corner", "crack"],
+    mix: { parts: [{ name: "dowel", ratio: 1, density: 0.7 }], ratio_by: "mass", cue: "Straight grain, a groove for air and glue." },
+    cure: NO_CURE,
+    hazards: ["dust-wood"], shelf_months: [600, 600], source: "FPL Wood Handbook 2021, ch. 8 and 10",
+  },
+  {
+    class: "backing-fabric", group: "brace", name: "Backing fabric", roles: ["brace"], hatch: "leather", ...dry,
+    density: [0.3, 0.9], price_eur_kg: [20, 80], food: "keep food off it",
+    bonds: { skin: "firm", paper: "firm", board: "fair", wood: "fair", metal: "fair" },
+    max_layer_mm: 1, shrinkage_pct: [0, 1], rigidity: "flexible", hardness: 1, strength: "medium", service_C: [60, 90], water: "splash", outdoor: false, takes_stain: true,
+    reversible: { grade: "easy", by: "peels with its adhesive" }, carrier: "none", only_for: ["tear", "hole", "worn-thin", "crack"],
+    mix: { parts: [{ name: "fabric", ratio: 1, density: 0.6 }], ratio_by: "mass", cue: "Larger all round, round corners, flat." },
+    cure: NO_CURE,
+    hazards: [], shelf_months: [600, 600], source: "Kite and Thomson 2006, ch. 11",
+  },
+  {
+    class: "plaster-bandage", group: "brace", name: "Plaster bandage", roles: ["brace"], hatch: "plaster",
+    density: [1.2, 1.7], price_eur_kg: [8, 20], food: "keep food off it",
+    bonds: { mineral: "firm", ceramic: "fair", paper: "fair" }, needs_pores: true,
+    gap_mm: [1, 20], max_layer_mm: 8, shrinkage_pct: [0, 0.2], rigidity: "rigid", hardness: 2, strength: "medium", service_C: [40, 45],
+    water: "no", outdoor: false, takes_stain: true, reversible: { grade: "easy", by: "soak and peel" }, carrier: "water",
+    only_for: ["eroded", "hole", "worn-thin", "crack", "shards", "break-across"],
+    mix: { parts: [{ name: "bandage", ratio: 1, density: 1.2 }, { name: "water", ratio: 0.6, density: 1 }], ratio_by: "mass", mixed_density: 1.5, cue: "Wet through, wrung once, laid crosswise." },
+    cure: { reference_C: 20, ea_kJ_mol: 30, min_C: 2, at_mm: 4, by: "reaction", stages: [{ stage: "working", minutes: [3, 5] }, { stage: "firm", minutes: [6, 9] }, { stage: "stiff", minutes: [20, 30] }, { stage: "hard", minutes: [60, 120] }, { stage: "full", minutes: [1440, 4320] }] },
+    hazards: ["dust-mineral", "caustic-wet-plaster"], shelf_months: [12, 24], source: "typical data sheets; EN 13279-1",
+  },
+  {
+    class: "metal-wire", group: "brace", name: "Stainless wire core", roles: ["brace"], hatch: "metal", ...dry,
+    density: [7.7, 8.0], price_eur_kg: [15, 60], food: "stainless grades only",
+    bonds: { ceramic: "fair", mineral: "firm", metal: "fair", wood: "fair", bone: "fair", polymer: "fair", paper: "fair" },
+    max_layer_mm: 6, shrinkage_pct: [0, 0], rigidity: "tough", hardness: 4, strength: "medium", service_C: [150, 200], water: "stands", outdoor: true, takes_stain: false,
+    reversible: { grade: "effort", by: "cut out with the build-up" }, carrier: "none", only_for: ["tip", "corner", "chip", "eroded"],
+    mix: piece("wire", 7.9, "Bent to the middle of the build, cover on all sides."), cure: NO_CURE,
+    hazards: ["dust-resin"], shelf_months: [600, 600], source: "EN 10088-3 stainless wire; Buys and Oakley 1993, ch. 9",
+  },
+  {
+    class: "anchor-screw", group: "brace", name: "Stainless anchor screw", roles: ["brace"], hatch: "metal", ...dry,
+    density: [7.7, 8.0], price_eur_kg: [15, 50], food: "stainless grades only",
+    bonds: { wood: "firm", board: "fair", mineral: "fair" },
+    max_layer_mm: 8, shrinkage_pct: [0, 0], rigidity: "rigid", hardness: 4, strength: "medium", service_C: [100, 150], water: "stands", outdoor: true, takes_stain: false,
+    reversible: { grade: "easy", by: "unscrews when the fill is off" }, carrier: "none", only_for: ["corner", "tip", "chip"],
+    mix: piece("screw", 7.9, "Head left standing in the middle of the build-up."), cure: NO_CURE,
+    hazards: ["dust-wood"], shelf_months: [600, 600], source: "EN ISO 3506-4 stainless screws; EN 1995-1-1 for holding in wood",
+  },
+  {
+    class: "wood-spline", group: "brace", name: "Wood spline", roles: ["brace"], hatch: "wood", ...dry,
+    density: [0.6, 0.8], price_eur_kg: [5, 20], food: "keep food off it",
+    bonds: { wood: "firm", board: "fair" },
+    max_layer_mm: 20, shrinkage_pct: [0, 1], rigidity: "rigid", hardness: 3, strength: "strong", service_C: [80, 100], water: "splash", outdoor: true, takes_stain: true,
+    reversible: { grade: "effort", by: "saw out, it is a known slot" }, carrier: "none", only_for: ["break-across", "break-along"],
+    mix: piece("spline", 0.7, "Slides in dry by hand: glue swells it."), cure: NO_CURE,
+    hazards: ["dust-wood", "blade"], shelf_months: [600, 600], source: "FPL Wood Handbook 2021, ch. 8 and 10 (joints)",
+  },
+  {
+    class: "wood-cleat", group: "brace", name: "Thin wood cleat", roles: ["brace"], hatch: "wood", ...dry,
+    density: [0.4, 0.7], price_eur_kg: [10, 60], food: "keep food off it",
+    bonds: { wood: "firm", board: "fair", paper: "fair" },
+    max_layer_mm: 4, shrinkage_pct: [0, 1], rigidity: "tough", hardness: 2, strength: "medium", service_C: [80, 100], water: "splash", outdoor: false, takes_stain: true,
+    reversible: { grade: "easy", by: "steam or plane off, if set in hide glue" }, carrier: "none", only_for: ["crack", "break-along"],
+    mix: piece("cleat", 0.55, "Grain across the crack, edges feathered."), cure: NO_CURE,
+    hazards: ["clamp-force"], shelf_months: [600, 600], source: "FPL Wood Handbook 2021, ch. 4 and 10; trade practice of instrument repair",
+  },
+  {
+    class: "glass-fabric", group: "brace", name: "Glass fabric in resin", roles: ["brace"], hatch: "adhesive", ...dry,
+    density: [1.4, 1.9], price_eur_kg: [20, 60], food: "no food contact as a class",
+    bonds: { ceramic: "firm", mineral: "firm", wood: "fair", board: "fair", metal: "fair", polymer: "firm", paper: "fair" },
+    max_layer_mm: 3, shrinkage_pct: [0.3, 1], rigidity: "rigid", hardness: 4, strength: "strong", service_C: [55, 70], water: "stands", outdoor: true, takes_stain: false,
+    reversible: { grade: "no", by: "grind off only" }, carrier: "none", only_for: ["crack", "hole", "eroded", "worn-thin", "shards"],
+    mix: { parts: [{ name: "fabric", ratio: 1, density: 2.5 }, { name: "resin", ratio: 1.2, density: 1.15 }], ratio_by: "mass", mixed_density: 1.52, cue: "Wet through, no white spots left." },
+    cure: { reference_C: 23, ea_kJ_mol: 58, min_C: 10, at_mm: 2, by: "reaction", stages: [{ stage: "working", minutes: [25, 60] }, { stage: "hard", minutes: [900, 1440] }, { stage: "full", minutes: [4320, 10080] }] },
+    hazards: ["sensitiser", "dust-resin"], shelf_months: [12, 36], source: "typical data sheets of laminating epoxies; Ea: Prime 1997",
+  },
+] as const satisfies readonly ClassRow[];
