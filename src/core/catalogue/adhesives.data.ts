@@ -106,7 +106,7 @@ export const ADHESIVES = [
   {
     class: "starch-paste", group: "adhesive", name: "Starch paste", roles: ["adhesive"], hatch: "adhesive",
     density: [1.02, 1.1], price_eur_kg: [4, 20], food: "keep food off it",
-    bonds: { skin: "firm", paper: "firm", wood: "fair", board: "fair" }, needs_pores: true,
+    bonds: { skin: "fair", paper: "firm", wood: "fair", board: "fair" }, needs_pores: true,
     gap_mm: [0, 0.1], max_layer_mm: 0.3, shrinkage_pct: [80, 92], rigidity: "tough", hardness: 1, strength: "light", service_C: [60, 90],
     water: "no", outdoor: false, takes_stain: true, reversible: { grade: "easy", by: "cold water, minutes" }, carrier: "water",
     mix: { parts: [{ name: "starch", ratio: 1, density: 1.5 }, { name: "water", ratio: 6, density: 1 }], ratio_by: "mass", mixed_density: 1.06, cue: "Cook until it turns glassy, sieve when cold." },

@@ -57,7 +57,8 @@ test("every substrate has an adhesive and a fill that hold on it", () => {
 /** Names of what a row leaves out; lists that may be empty are not holes. */
 function holesIn(value: unknown, path = ""): string[] {
   if (value === undefined || value === null || value === "" || (typeof value === "number" && !Number.isFinite(value))) return [path];
-  if (Array.isArray(value)) return value.length === 0 && !/roles|hazards/.test(path) ? [path] : value.flatMap((each, i) => holesIn(each, `${path}/${i}`));
+  if (Array.isArray(value))
+    return value.length === 0 && !/roles|hazards/.test(path) ? [path] : value.flatMap((each, i) => holesIn(each, `${path}/${i}`));
   return typeof value === "object" ? Object.entries(value).flatMap(([key, each]) => holesIn(each, `${path}/${key}`)) : [];
 }
 

@@ -7,6 +7,7 @@ export * from "./flags.data";
 export * from "./glues.data";
 export * from "./materialClass";
 export * from "./pieces.data";
+export * from "./product";
 export * from "./stations.data";
 export * from "./step";
 export * from "./substrates.data";

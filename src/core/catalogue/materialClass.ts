@@ -47,7 +47,19 @@ export interface Mix {
 }
 
 /** The shelves of the catalogue and of the cabinet. */
-export const GROUPS = ["consolidant", "adhesive", "brace", "filler", "plaster", "wood-filler", "flexible", "release", "levelling", "colour", "topcoat"] as const;
+export const GROUPS = [
+  "consolidant",
+  "adhesive",
+  "brace",
+  "filler",
+  "plaster",
+  "wood-filler",
+  "flexible",
+  "release",
+  "levelling",
+  "colour",
+  "topcoat",
+] as const;
 export type Group = (typeof GROUPS)[number];
 
 export const GROUP_LABELS: Readonly<Record<Group, string>> = {

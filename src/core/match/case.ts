@@ -1,17 +1,54 @@
-import { type FinishRow, finishRow, type MaterialClass, type Role, type SubstrateRow, substrateRow } from "../catalogue";
+import {
+  type EarlierGlueRow,
+  earlierGlueRow,
+  type FinishRow,
+  finishRow,
+  type MaterialClass,
+  type OwnProduct,
+  type Role,
+  type SubstrateRow,
+  substrateRow,
+} from "../catalogue";
 import type { MatchInput } from "./match.schema";
 
-/** What a rule looks at: the facts of the piece, and one class in one role. */
-export interface Facts extends Omit<MatchInput, "substrate" | "finish"> {
+/** A product of the shop's own as a candidate, with how much of it there is and for how long. */
+export interface Jar extends OwnProduct {
+  readonly class: MaterialClass["class"];
+  readonly left_g: number;
+  /** Until the freshest lot goes off; absent = no date. Below zero it has. */
+  readonly days_left?: number;
+}
+
+/** What stands in the cabinet; absent = nothing is known of it and it is not judged. */
+export interface Shelf {
+  readonly jars: readonly Jar[];
+  /** Volume of the loss, so that grams can be told. */
+  readonly need_cm3?: number;
+}
+
+/** What a rule looks at: the facts of the piece, and one material in one role. */
+export interface Facts extends Omit<MatchInput, "substrate" | "finish" | "earlier_glue"> {
   readonly on: SubstrateRow;
   readonly finish: FinishRow;
+  readonly earlier?: EarlierGlueRow;
+  readonly shelf?: Shelf;
+  readonly need_cm3?: number;
 }
 
 export interface Case extends Facts {
   readonly row: MaterialClass;
   readonly role: Role;
+  readonly product?: Jar;
 }
 
-export function factsOf(input: MatchInput): Facts {
-  return { ...input, on: substrateRow(input.substrate), finish: finishRow(input.finish ?? "none") };
+export function factsOf(input: MatchInput, shelf?: Shelf): Facts {
+  const { substrate, finish, earlier_glue, ...rest } = input;
+  return {
+    ...rest,
+    on: substrateRow(substrate),
+    finish: finishRow(finish ?? "none"),
+    ...(earlier_glue === undefined ? {} : { earlier: earlierGlueRow(earlier_glue) }),
+    ...(shelf === undefined ? {} : { shelf }),
+    ...(shelf?.need_cm3 === undefined ? {} : { need_cm3: shelf.need_cm3 }),
+  };
 }

@@ -1,7 +1,7 @@
-import type { Role } from "../catalogue";
+import type { MaterialClass, Role } from "../catalogue";
 import type { Facts } from "./case";
 import type { Judgement, Reason } from "./judge";
-import { PAIR_RULES } from "./pairs.data";
+import { type Link, PAIR_RULES } from "./pairs.data";
 import { keyRole } from "./roles";
 
 export interface Chain {
@@ -11,26 +11,36 @@ export interface Chain {
   readonly score: number;
 }
 
-const KEY_WEIGHT = 3;
-const CONDITION_COST = 4;
+export const KEY_WEIGHT = 3;
+export const CONDITION_COST = 4;
 
 /**
  * The best chain for each class that can serve in the key role, best first; so the chains really differ.
  * Depth first over the roles, each role's candidates best first, cut off where even the best of the rest
- * (an upper bound, since conditions only cost) cannot beat the best found.
+ * (an upper bound, since conditions only cost) cannot beat the best found. Of several jars of one class only
+ * the best can stand in a best chain, since neighbours look at nothing that a jar may state otherwise.
  */
 export function bestChains(facts: Facts, byRole: ReadonlyMap<Role, readonly Judgement[]>): Chain[] {
   const roles = [...byRole.keys()];
   const key = keyRole(roles);
   if (key === undefined) return [];
-  const candidates = roles.map((role) =>
-    (byRole.get(role) ?? []).filter(({ verdict }) => verdict !== "refused").sort((a, b) => b.score - a.score),
-  );
+  const candidates = roles.map((role) => bestOfClass(byRole.get(role) ?? []));
+  const between = clashTable(facts);
   const chains = (candidates[roles.indexOf(key)] ?? []).flatMap((chosen) => {
     const fixed = candidates.map((list, i) => (roles[i] === key ? [chosen] : list));
-    return bestOf(facts, fixed, key) ?? [];
+    return bestOf(between, fixed, key) ?? [];
   });
   return chains.sort((a, b) => b.score - a.score);
+}
+
+/** The best candidate of each class, best first; ties keep their order. */
+function bestOfClass(judged: readonly Judgement[]): Judgement[] {
+  const best = new Map<MaterialClass["class"], Judgement>();
+  for (const each of judged) {
+    const known = best.get(each.row.class);
+    if (each.verdict !== "refused" && (known === undefined || each.score > known.score)) best.set(each.row.class, each);
+  }
+  return [...best.values()].sort((a, b) => b.score - a.score);
 }
 
 /** A chain in the making, with the weighted sum of its scores less what its conditions cost. */
@@ -40,8 +50,10 @@ interface Growing {
   readonly sum: number;
 }
 
+type Between = (under: Link, over: Link) => readonly Reason[];
+
 interface Search {
-  readonly facts: Facts;
+  readonly between: Between;
   readonly key: Role;
   readonly candidates: ReadonlyArray<readonly Judgement[]>;
   /** The most that the roles from here on can add. */
@@ -51,16 +63,16 @@ interface Search {
   best?: Chain;
 }
 
-function bestOf(facts: Facts, candidates: ReadonlyArray<readonly Judgement[]>, key: Role): Chain | undefined {
+function bestOf(between: Between, candidates: ReadonlyArray<readonly Judgement[]>, key: Role): Chain | undefined {
   const tops = candidates.map((list) => (list[0] ? weighted(list[0], key) : -Infinity));
   const rest = tops.map((_, i) => tops.slice(i).reduce((sum, top) => sum + top, 0));
-  const search: Search = { facts, key, candidates, rest, whole: candidates.length - 1 + KEY_WEIGHT };
+  const search: Search = { between, key, candidates, rest, whole: candidates.length - 1 + KEY_WEIGHT };
   visit(search, { links: [], clashes: [], sum: 0 });
   return search.best;
 }
 
 function visit(search: Search, { links, clashes, sum }: Growing): void {
-  const { candidates, rest, whole, key } = search;
+  const { candidates, rest, whole, key, between } = search;
   const best = search.best?.score ?? -Infinity;
   if (links.length === candidates.length) {
     if (sum / whole > best + 1e-9) search.best = { links, clashes, score: sum / whole };
@@ -69,7 +81,7 @@ function visit(search: Search, { links, clashes, sum }: Growing): void {
   for (const next of candidates[links.length] ?? []) {
     const bound = sum + weighted(next, key) + (rest[links.length + 1] ?? 0);
     if (bound / whole <= (search.best?.score ?? -Infinity) + 1e-9) return;
-    const found = clashesWith(search.facts, links, next);
+    const found = links.flatMap((under) => between(under, next));
     if (found.some(({ effect }) => effect === "refuse")) continue;
     const cost = CONDITION_COST * whole * found.length;
     visit(search, { links: [...links, next], clashes: [...clashes, ...found], sum: sum + weighted(next, key) - cost });
@@ -80,14 +92,28 @@ function weighted({ score, role }: Judgement, key: Role): number {
   return role === key ? KEY_WEIGHT * score : score;
 }
 
+/** What one link says against a later one, worked out once a search. */
+function clashTable(facts: Facts): Between {
+  const known = new Map<string, readonly Reason[]>();
+  return (under, over) => {
+    const pair = `${under.role} ${under.row.class} ${over.role} ${over.row.class}`;
+    const found = known.get(pair) ?? clash(facts, under, over);
+    known.set(pair, found);
+    return found;
+  };
+}
+
+function clash(facts: Facts, under: Link, over: Link): Reason[] {
+  return PAIR_RULES.filter(({ when }) => when(under, over, facts)).map(({ id, effect, says, source }) => ({
+    rule: id,
+    effect,
+    text: says(under, over),
+    source,
+    ...(source.includes("rule of thumb") ? { unsure: "a rule of thumb" } : {}),
+  }));
+}
+
 /** What the links before say against a further one. */
-export function clashesWith(facts: Facts, before: readonly Judgement[], next: Judgement): Reason[] {
-  return before.flatMap((under) =>
-    PAIR_RULES.filter(({ when }) => when(under, next, facts)).map(({ id, effect, says, source }) => ({
-      rule: id,
-      effect,
-      text: says(under, next),
-      source,
-    })),
-  );
+export function clashesWith(facts: Facts, before: readonly Link[], next: Link): Reason[] {
+  return before.flatMap((under) => clash(facts, under, next));
 }

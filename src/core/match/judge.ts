@@ -1,7 +1,8 @@
-import { CLASS_ROWS, type MaterialClass, type Role } from "../catalogue";
-import type { Case, Facts } from "./case";
+import { CLASS_ROWS, type MaterialClass, materialOf, type Role } from "../catalogue";
+import type { Case, Facts, Jar } from "./case";
 import { CRITERIA, type Criterion, type CriterionRow } from "./criteria.data";
-import { type Effect, RULES, type Rule } from "./rules.data";
+import { type Effect, RULES, type Rule } from "./rules";
+import { TRADE } from "./rules/rule";
 
 export type Verdict = "fits" | "fits-if" | "refused";
 
@@ -11,6 +12,8 @@ export interface Reason {
   readonly text: string;
   readonly or?: string;
   readonly source: string;
+  /** Why the verdict is not certain; absent = published figures agree. */
+  readonly unsure?: string;
 }
 
 export interface Mark {
@@ -20,69 +23,130 @@ export interface Mark {
   readonly note: string;
 }
 
-/** One class in one role, with every rule that spoke. */
+/** One material in one role, with every rule that spoke. Words are made only where they are shown: `reasonsOf`, `marksOf`. */
 export interface Judgement {
   readonly row: MaterialClass;
   readonly role: Role;
+  readonly product?: Jar;
   readonly verdict: Verdict;
-  readonly reasons: readonly Reason[];
-  readonly marks: Readonly<Record<Criterion, Mark>>;
   /** 0 to 100: the weighted mean of the marks. */
   readonly score: number;
+  readonly fired: readonly Rule[];
+  readonly asked: Case;
 }
 
-const DEGREE: Readonly<Record<Effect, number>> = { refuse: 0, against: 0, if: 0.5, fair: 0.5, for: 1 };
-/** Which rule names the cell when several spoke. */
-const LOUDEST: readonly Effect[] = ["refuse", "if", "against", "fair", "for"];
+const DEGREE: Readonly<Record<Effect, number>> = { refuse: 0, against: 0, if: 0.5, fair: 0.5, note: 1, for: 1 };
+/** Which rule names the cell when several spoke, and stands first among the reasons. */
+const LOUDEST: readonly Effect[] = ["refuse", "if", "against", "fair", "for", "note"];
+const COLUMNS: ReadonlyArray<CriterionRow & { readonly criterion: Criterion }> = CRITERIA;
 
-/** Every class that could serve in `role`, in catalogue order. */
-export function judgeRole(facts: Facts, role: Role): Judgement[] {
-  return CLASS_ROWS.filter((row) => row.roles.includes(role)).map((row) => judge({ ...facts, row, role }));
-}
+/** The rules that look at a role, once and for all. */
+const rulesFor = memo((role: Role) => RULES.filter(({ roles }) => roles === undefined || roles.includes(role)));
 
-export function judge(c: Case): Judgement {
-  const fired = RULES.filter(({ roles, when }) => (roles === undefined || roles.includes(c.role)) && when(c));
-  const marks = marksOf(c, fired);
-  return {
-    row: c.row,
-    role: c.role,
-    verdict: verdictOf(fired.map(({ effect }) => effect)),
-    reasons: [...fired].sort((a, b) => LOUDEST.indexOf(a.effect) - LOUDEST.indexOf(b.effect)).map((rule) => reasonOf(c, rule)),
-    marks,
-    score: scoreOf(c, marks),
+function memo<K, V>(make: (key: K) => V): (key: K) => V {
+  const known = new Map<K, V>();
+  return (key) => {
+    const value = known.get(key) ?? make(key);
+    known.set(key, value);
+    return value;
   };
 }
 
-function verdictOf(effects: readonly Effect[]): Verdict {
-  if (effects.includes("refuse")) return "refused";
-  return effects.includes("if") ? "fits-if" : "fits";
+/** Every class that could serve in `role`, in catalogue order, then the shop's own products in theirs. */
+export function judgeRole(facts: Facts, role: Role): Judgement[] {
+  const classes = CLASS_ROWS.filter((row) => row.roles.includes(role)).map((row) => judge({ ...facts, row, role }));
+  const able = new Set(classes.map(({ row }) => row.class));
+  const own = (facts.shelf?.jars ?? [])
+    .filter((jar) => able.has(jar.class))
+    .map((product) => judge({ ...facts, row: materialOf(product.class, product), role, product }));
+  return [...classes, ...own];
 }
 
-function reasonOf(c: Case, { id, effect, says, or, source }: Rule): Reason {
-  return { rule: id, effect, text: text(says, c), source, ...(or === undefined ? {} : { or }) };
+export function judge(asked: Case): Judgement {
+  const fired = rulesFor(asked.role).filter(({ when }) => when(asked));
+  const { row, role, product } = asked;
+  return { row, role, ...(product ? { product } : {}), verdict: verdictOf(fired), score: scoreOf(asked, fired), fired, asked };
+}
+
+function verdictOf(fired: readonly Rule[]): Verdict {
+  if (fired.some(({ effect }) => effect === "refuse")) return "refused";
+  return fired.some(({ effect }) => effect === "if") ? "fits-if" : "fits";
+}
+
+/** Everything that was said for and against, the loudest first. */
+export function reasonsOf({ fired, asked }: Pick<Judgement, "fired" | "asked">): Reason[] {
+  return [...fired].sort((a, b) => LOUDEST.indexOf(a.effect) - LOUDEST.indexOf(b.effect)).map((rule) => reasonOf(asked, rule));
+}
+
+function reasonOf(c: Case, { id, effect, says, or, source, figures_differ }: Rule): Reason {
+  const unsure = figures_differ ? "published figures disagree here" : source.includes(TRADE) ? "a rule of thumb" : undefined;
+  return {
+    rule: id,
+    effect,
+    text: text(says, c),
+    source,
+    ...(or === undefined ? {} : { or }),
+    ...(unsure === undefined ? {} : { unsure }),
+  };
+}
+
+/** What keeps a verdict from being certain, in words; empty where figures and handbooks agree. */
+export function doubtsOf(judgement: Pick<Judgement, "fired" | "asked">): string[] {
+  const deciding = reasonsOf(judgement).filter(({ effect }) => effect === "refuse" || effect === "if");
+  return [...new Set(deciding.flatMap(({ unsure }) => unsure ?? []))];
 }
 
 function text(source: string | ((c: Case) => string), c: Case): string {
   return typeof source === "string" ? source : source(c);
 }
 
-function marksOf(c: Case, fired: readonly Rule[]): Record<Criterion, Mark> {
-  const marks = CRITERIA.map((criterion: CriterionRow & { criterion: Criterion }) => {
-    const spoke = fired.filter(({ looks_at }) => looks_at === criterion.criterion);
-    const [calmWord, calmNote] = criterion.calm(c);
-    const loudest = LOUDEST.flatMap((effect) => spoke.filter((rule) => rule.effect === effect))[0];
-    const degree = Math.min(1, ...spoke.map(({ effect }) => DEGREE[effect]));
-    return [criterion.criterion, { degree, word: loudest ? text(loudest.word, c) : calmWord, note: calmNote }];
+/** The criteria that are weighed: those of the shelf only where a cabinet is known. */
+export function columnsFor({ shelf }: Pick<Facts, "shelf">) {
+  return COLUMNS.filter(({ criterion }) => criterion !== "shelf" || shelf !== undefined);
+}
+
+/** The cells of a candidate's row. */
+export function marksOf({ fired, asked }: Pick<Judgement, "fired" | "asked">): Readonly<Record<Criterion, Mark>> {
+  const marks = COLUMNS.map((column) => {
+    const spoke = fired.filter(({ looks_at }) => looks_at === column.criterion);
+    const [calmWord, calmNote] = column.calm(asked);
+    const loudest = LOUDEST.slice(0, -1).flatMap((effect) => spoke.filter((rule) => rule.effect === effect))[0];
+    return [column.criterion, { degree: degreeOf(spoke), word: loudest ? text(loudest.word, asked) : calmWord, note: calmNote }];
   });
   return Object.fromEntries(marks);
 }
 
-function scoreOf({ stance }: Case, marks: Record<Criterion, Mark>): number {
+function degreeOf(spoke: readonly Rule[]): number {
+  return spoke.reduce((least, { effect }) => Math.min(least, DEGREE[effect]), 1);
+}
+
+/** One addend of a score: the criterion's weight, and how much of it was reached. */
+export interface Term {
+  readonly criterion: Criterion;
+  readonly label: string;
+  readonly weight: number;
+  readonly points: number;
+}
+
+/** The score as the sum that it is. */
+export function termsOf({ fired, asked }: Pick<Judgement, "fired" | "asked">): Term[] {
+  return columnsFor(asked).map(({ criterion, label, weight }) => ({
+    criterion,
+    label,
+    weight: weight[asked.stance],
+    points: weight[asked.stance] * degreeOf(fired.filter(({ looks_at }) => looks_at === criterion)),
+  }));
+}
+
+function scoreOf(asked: Case, fired: readonly Rule[]): number {
+  const least = new Map<Criterion, number>();
+  for (const { looks_at, effect } of fired) least.set(looks_at, Math.min(least.get(looks_at) ?? 1, DEGREE[effect]));
   let sum = 0;
   let whole = 0;
-  for (const { criterion, weight } of CRITERIA) {
-    sum += weight[stance] * marks[criterion].degree;
-    whole += weight[stance];
+  for (const { criterion, weight } of COLUMNS) {
+    if (criterion === "shelf" && asked.shelf === undefined) continue;
+    sum += weight[asked.stance] * (least.get(criterion) ?? 1);
+    whole += weight[asked.stance];
   }
   return (sum / whole) * 100;
 }

@@ -1,9 +1,34 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { CLASS_ROWS, type ClassName, DAMAGE_KINDS, FINISHES, type Finish, ROLES, STANCES, SUBSTRATES, type Substrate } from "../catalogue";
+import {
+  CLASS_ROWS,
+  type ClassName,
+  DAMAGE_KINDS,
+  EARLIER_GLUES,
+  type EarlierGlue,
+  FIGURE_ROWS,
+  FINISHES,
+  type Figures,
+  type Finish,
+  FLAGS,
+  type Flag,
+  ROLES,
+  STANCES,
+  SUBSTRATES,
+  type Substrate,
+} from "../catalogue";
 import { carried, celsius, from0, oneOf, strict } from "../units/schema";
 
+interface MatchDamage {
+  kind: (typeof DAMAGE_KINDS)[number];
+  closes?: boolean;
+  shards?: number;
+  tension?: boolean;
+  cause_present?: boolean;
+  [measure: `${string}_mm`]: number | undefined;
+}
+
 /** Kind, the two measures that decide, and any further measure whose name ends in its unit. */
-const MatchDamage = Type.Unsafe<{ kind: (typeof DAMAGE_KINDS)[number]; gap_mm?: number; depth_mm?: number; closes?: boolean }>({
+const MatchDamage = Type.Unsafe<MatchDamage>({
   type: "object",
   required: ["kind"],
   properties: {
@@ -15,6 +40,11 @@ const MatchDamage = Type.Unsafe<{ kind: (typeof DAMAGE_KINDS)[number]; gap_mm?: 
     straight: Type.Boolean(),
     cracked: Type.Boolean(),
     cause_present: Type.Boolean(),
+    tension: Type.Boolean(),
+    flap: Type.Boolean(),
+    broken: Type.Boolean(),
+    into_core: Type.Boolean(),
+    flexes: Type.Boolean(),
     shards: Type.Integer({ minimum: 1, maximum: 10_000 }),
     count: Type.Integer({ minimum: 1, maximum: 10_000 }),
   },
@@ -31,6 +61,8 @@ export const MatchService = strict({
   load: Type.Optional(Type.Boolean()),
   acoustic: Type.Optional(Type.Boolean()),
   touched: Type.Optional(Type.Boolean()),
+  skin: Type.Optional(Type.Boolean()),
+  sprung: Type.Optional(Type.Boolean()),
 });
 
 export const MatchInput = strict({
@@ -42,6 +74,12 @@ export const MatchInput = strict({
   climate_C: Type.Optional(celsius()),
   stance: oneOf(STANCES),
   stock_only: Type.Optional(Type.Boolean()),
+  /** What the inspection brought to light. */
+  found: Type.Optional(
+    Type.Unsafe<Partial<Record<Flag, boolean>>>(strict(Object.fromEntries(FLAGS.map((flag) => [flag, Type.Optional(Type.Boolean())])))),
+  ),
+  earlier_glue: Type.Optional(oneOf(EARLIER_GLUES.map(({ glue }) => glue) as EarlierGlue[])),
+  finish_survives: Type.Optional(Type.Boolean()),
 });
 export type MatchInput = Static<typeof MatchInput>;
 
@@ -49,7 +87,21 @@ const ClassSchema = oneOf(CLASS_ROWS.map((row) => row.class) as ClassName[]);
 const Role = oneOf(ROLES);
 const Verdict = oneOf(["fits", "fits-if"] as const);
 
-export const ChainLink = strict({ role: Role, class: ClassSchema });
+/** Low and high; one figure stands twice. */
+const Range = Type.Unsafe<readonly [number, number]>(Type.Tuple([Type.Number(), Type.Number()]));
+
+export const FiguresSchema = Type.Unsafe<Figures>(
+  strict(Object.fromEntries(FIGURE_ROWS.map(({ figure }) => [figure, Type.Optional(Range)]))),
+);
+
+/** A link as it is chosen and kept: a jar's own figures are kept with it, so that the record needs no cabinet. */
+export const ChainLink = strict({
+  role: Role,
+  class: ClassSchema,
+  product: Type.Optional(
+    strict({ id: Type.String({ format: "uuid" }), name: Type.String({ minLength: 1, maxLength: 200 }), figures: FiguresSchema }),
+  ),
+});
 export type ChainLink = Static<typeof ChainLink>;
 
 export const MatchResult = strict({

@@ -2,12 +2,12 @@ import fc from "fast-check";
 import { CLASS_ROWS, type ClassName, classRow, DAMAGE_KINDS, FINISHES, ROLES, STANCES, SUBSTRATES } from "../catalogue";
 import { factsOf } from "./case";
 import { bestChains, clashesWith } from "./chains";
-import { type Judgement, judge } from "./judge";
+import { type Judgement, judge, reasonsOf } from "./judge";
 import { match, matching, REFER } from "./match";
 import type { MatchInput } from "./match.schema";
 import { PAIR_RULES } from "./pairs.data";
 import { rolesFor } from "./roles";
-import { RULES } from "./rules.data";
+import { RULES } from "./rules";
 
 const ask = (over: Partial<MatchInput>): MatchInput => ({
   substrate: "stoneware",
@@ -17,129 +17,6 @@ const ask = (over: Partial<MatchInput>): MatchInput => ({
   stance: "reversible",
   ...over,
 });
-const verdict = (over: Partial<MatchInput>, role: (typeof ROLES)[number], name: ClassName) =>
-  judge({ ...factsOf(ask(over)), row: classRow(name), role }).verdict;
-const first = (over: Partial<MatchInput>, role = "filler") => match(ask(over)).chains[0]?.links.find((link) => link.role === role)?.class;
-
-describe("what a restorer would say", () => {
-  const horie = "Horie, Materials for Conservation, 2010";
-  const buys = "Buys and Oakley, Conservation and Restoration of Ceramics, 1993";
-  const wood = "FPL Wood Handbook, 2021";
-  const leather = "Kite and Thomson, Conservation of Leather, 2006";
-  const sheets = "data sheets of the class";
-  type Said = [Partial<MatchInput>, (typeof ROLES)[number], ClassName, "fits" | "fits-if" | "refused", string];
-  const wet = { wet: true };
-  test.each<Said>([
-    [{ service: wet }, "filler", "epoxy-putty", "fits", sheets],
-    [{ service: wet }, "filler", "gypsum-cement", "refused", horie],
-    [{ service: wet }, "filler", "gypsum-plaster", "refused", horie],
-    [{ service: wet }, "filler", "cellulose-filler", "refused", horie],
-    [{ service: wet }, "filler", "acrylic-dispersion-filler", "fits-if", sheets],
-    [{ service: { food: true } }, "filler", "epoxy-putty", "fits-if", "Regulation (EC) 1935/2004"],
-    [{ service: { heat_C: 100 } }, "filler", "epoxy-putty", "refused", sheets],
-    [{ service: { heat_C: 70 } }, "filler", "epoxy-putty", "fits-if", sheets],
-    [{ service: { heat_C: 90 } }, "filler", "wax-fill", "refused", horie],
-    [{}, "filler", "polyester-filler", "fits-if", buys],
-    [{ stance: "service" }, "filler", "polyester-filler", "fits", sheets],
-    [{}, "filler", "flexible-compound", "refused", sheets],
-    [{}, "filler", "hard-fill-stick", "refused", sheets],
-    [{ climate_C: 7 }, "filler", "epoxy-putty", "refused", sheets],
-    [{ climate_C: 7 }, "filler", "acrylic-dispersion-filler", "fits", sheets],
-    [{ substrate: "gypsum", finish: "none" }, "filler", "gypsum-plaster", "fits", "EN 13279"],
-    [{ substrate: "gypsum", finish: "none" }, "filler", "cellulose-filler", "fits", "EN 13963"],
-    [{ substrate: "gypsum", finish: "none" }, "filler", "epoxy-putty", "fits-if", "hardness against the surroundings, trade practice"],
-    [{ substrate: "gypsum", finish: "none", service: { outdoor: true } }, "filler", "gypsum-plaster", "refused", sheets],
-    [{ substrate: "porcelain", damage: { kind: "shards", gap_mm: 0.1 } }, "adhesive", "acrylic-resin-solvent", "fits", "Koob 1986"],
-    [{ substrate: "porcelain", damage: { kind: "shards", gap_mm: 0.1 } }, "adhesive", "pva", "refused", horie],
-    [
-      { substrate: "porcelain", damage: { kind: "shards", gap_mm: 0.1 }, service: { heat_C: 60 } },
-      "adhesive",
-      "acrylic-resin-solvent",
-      "refused",
-      "Koob 1986",
-    ],
-    [{ substrate: "porcelain", damage: { kind: "shards", gap_mm: 1 } }, "adhesive", "cyanoacrylate", "refused", sheets],
-    [{ substrate: "porcelain", damage: { kind: "shards", gap_mm: 1 } }, "adhesive", "epoxy-slow", "fits", sheets],
-    [{ substrate: "porcelain", damage: { kind: "shards", gap_mm: 0.1 }, working_min: 30 }, "adhesive", "epoxy-fast", "refused", sheets],
-    [{ substrate: "porcelain", damage: { kind: "shards", gap_mm: 0.1 }, working_min: 30 }, "adhesive", "epoxy-slow", "fits", sheets],
-    [{ substrate: "earthenware", damage: { kind: "shards", gap_mm: 0.1 } }, "adhesive", "epoxy-slow", "fits-if", buys],
-    [{ substrate: "leather", finish: "dye", damage: { kind: "tear", gap_mm: 0.2 } }, "adhesive", "cyanoacrylate", "refused", leather],
-    [{ substrate: "leather", finish: "dye", damage: { kind: "tear", gap_mm: 0.2 } }, "adhesive", "epoxy-slow", "refused", leather],
-    [{ substrate: "leather", finish: "dye", damage: { kind: "tear", gap_mm: 0.2 } }, "adhesive", "flexible-adhesive", "fits", leather],
-    [{ substrate: "leather", finish: "dye", damage: { kind: "tear", gap_mm: 0.2 } }, "brace", "backing-fabric", "fits", leather],
-    [{ substrate: "leather", finish: "dye", damage: { kind: "hole", depth_mm: 1 } }, "filler", "epoxy-putty", "refused", leather],
-    [{ substrate: "leather", finish: "dye", damage: { kind: "hole", depth_mm: 1 } }, "colour", "acrylic-paint", "refused", leather],
-    [{ substrate: "mdf", finish: "paint" }, "filler", "cellulose-filler", "refused", wood],
-    [{ substrate: "mdf", finish: "paint" }, "filler", "acrylic-dispersion-filler", "refused", wood],
-    [{ substrate: "mdf", finish: "paint" }, "filler", "epoxy-putty", "fits-if", "hardness against the surroundings, trade practice"],
-    [{ substrate: "hardwood", finish: "paint", service: { outdoor: true } }, "filler", "polyester-filler", "refused", wood],
-    [{ substrate: "hardwood", finish: "paint", service: { outdoor: true } }, "filler", "epoxy-putty", "fits", sheets],
-    [
-      { substrate: "softwood", finish: "none", damage: { kind: "crack", gap_mm: 0.1 }, service: { acoustic: true } },
-      "adhesive",
-      "hide-glue",
-      "fits",
-      wood,
-    ],
-    [
-      { substrate: "softwood", finish: "none", damage: { kind: "crack", gap_mm: 0.1 }, service: { acoustic: true } },
-      "adhesive",
-      "contact-adhesive",
-      "refused",
-      "trade practice",
-    ],
-    [
-      { substrate: "hardwood", finish: "shellac", damage: { kind: "veneer-lifted" }, service: { wet: true } },
-      "adhesive",
-      "hide-glue",
-      "refused",
-      wood,
-    ],
-    [
-      { substrate: "hardwood", damage: { kind: "break-along", gap_mm: 0.1 }, service: { load: true } },
-      "adhesive",
-      "contact-adhesive",
-      "refused",
-      sheets,
-    ],
-    [{ substrate: "hardwood", damage: { kind: "break-along", gap_mm: 0.1 }, service: { load: true } }, "adhesive", "pva", "fits", "EN 204"],
-    [{ substrate: "hardwood", finish: "lacquer", damage: { kind: "scratch", depth_mm: 0.12 } }, "filler", "epoxy-putty", "refused", sheets],
-    [
-      { substrate: "hardwood", finish: "none", damage: { kind: "scratch", depth_mm: 0.12 } },
-      "filler",
-      "spray-film",
-      "refused",
-      "trade practice",
-    ],
-    [
-      { substrate: "resin-cast", finish: "none", damage: { kind: "hole", depth_mm: 4 } },
-      "filler",
-      "hard-fill-stick",
-      "refused",
-      "heat against the substrate, data sheets",
-    ],
-    [{ substrate: "stoneware", damage: { kind: "chip", depth_mm: 20 } }, "filler", "acrylic-dispersion-filler", "refused", sheets],
-  ])("%j as %s: %s %s (%s)", (over, role, name, expected) => {
-    expect(verdict(over, role, name)).toBe(expected);
-  });
-
-  test("what comes first", () => {
-    expect(first({ service: wet })).toBe("epoxy-putty");
-    expect(first({ substrate: "gypsum", finish: "none", damage: { kind: "corner", depth_mm: 20 } })).toBe("gypsum-plaster");
-    expect(first({ substrate: "leather", finish: "dye", damage: { kind: "tear", gap_mm: 0.1 } }, "adhesive")).toBe("flexible-adhesive");
-    expect(first({ substrate: "bone-china", damage: { kind: "shards", gap_mm: 0.1 } }, "adhesive")).toBe("acrylic-resin-solvent");
-    expect(
-      first(
-        { substrate: "bone-china", damage: { kind: "shards", gap_mm: 0.1 }, service: { wet: true, load: true }, stance: "service" },
-        "adhesive",
-      ),
-    ).toBe("epoxy-slow");
-    expect(first({ substrate: "hardwood", finish: "lacquer", damage: { kind: "scratch", depth_mm: 0.12 }, stance: "service" })).toBe(
-      "spray-film",
-    );
-  });
-});
-
 describe("only the links that the damage needs", () => {
   const roles = (over: Partial<MatchInput>) => rolesFor(factsOf(ask(over)));
   test.each<[Partial<MatchInput>, string]>([
@@ -169,18 +46,20 @@ test("every rule has its own id, a source, and a sentence without a stray undefi
   for (const { source } of [...RULES, ...PAIR_RULES]) expect(source.length).toBeGreaterThan(8);
   for (const row of CLASS_ROWS)
     for (const role of row.roles) {
-      const { reasons } = judge({
-        ...factsOf(
-          ask({
-            damage: { kind: "chip", depth_mm: 40, gap_mm: 3 },
-            service: { food: true, wet: true, outdoor: true, flex: true, load: true, acoustic: true, heat_C: 62 },
-            working_min: 12,
-            climate_C: 6,
-          }),
-        ),
-        row,
-        role,
-      });
+      const reasons = reasonsOf(
+        judge({
+          ...factsOf(
+            ask({
+              damage: { kind: "chip", depth_mm: 40, gap_mm: 3 },
+              service: { food: true, wet: true, outdoor: true, flex: true, load: true, acoustic: true, heat_C: 62 },
+              working_min: 12,
+              climate_C: 6,
+            }),
+          ),
+          row,
+          role,
+        }),
+      );
       for (const { text } of reasons) expect(text).toMatch(/^[A-Z0-9].*\.$/);
       expect(reasons.map(({ text }) => text).join(" ")).not.toMatch(/undefined|NaN/);
     }

@@ -1,8 +1,8 @@
 import type { ClassName, Role } from "../catalogue";
 import type { Warning } from "../units/schema";
-import { factsOf } from "./case";
+import { factsOf, type Shelf } from "./case";
 import { bestChains, type Chain, clashesWith } from "./chains";
-import { type Judgement, judgeRole } from "./judge";
+import { type Judgement, judgeRole, type Reason, reasonsOf } from "./judge";
 import type { MatchInput, MatchResult } from "./match.schema";
 import { rolesFor } from "./roles";
 
@@ -16,8 +16,9 @@ export interface Matching {
   readonly chains: readonly Chain[];
 }
 
-export function matching(input: MatchInput): Matching {
-  const facts = factsOf(input);
+/** Judge every class, and with a `shelf` every jar of the shop's own, for every link that the damage needs. */
+export function matching(input: MatchInput, shelf?: Shelf): Matching {
+  const facts = factsOf(input, shelf);
   const roles = rolesFor(facts);
   const byRole = new Map(roles.map((role) => [role, judgeRole(facts, role)]));
   return { roles, byRole, chains: bestChains(facts, byRole) };
@@ -46,8 +47,8 @@ export function match(input: MatchInput): MatchResult {
 
 function linkOf(link: Judgement, chain: Chain, input: MatchInput): MatchResult["chains"][number]["links"][number] {
   const before = chain.links.slice(0, chain.links.indexOf(link));
-  const clashes = clashesWith(factsOf(input), before, link).map(({ text }) => text);
-  const reasons = [...clashes, ...link.reasons.map(({ text }) => text)];
+  const clashes = clashesWith(factsOf(input), before, link);
+  const reasons = [...clashes, ...reasonsOf(link)].map(sentence);
   return {
     role: link.role,
     class: link.row.class,
@@ -56,16 +57,23 @@ function linkOf(link: Judgement, chain: Chain, input: MatchInput): MatchResult["
   };
 }
 
+/** A reason as one sentence; where it is not certain it says so. */
+function sentence({ text, unsure }: Reason): string {
+  return unsure === undefined ? text : `${text.replace(/\.$/, "")} (${unsure}).`;
+}
+
 function refusedOf({ byRole, chains }: Matching): MatchResult["refused"] {
   const judged = [...byRole.values()].flat();
   const accepted = new Set<ClassName>(judged.filter(({ verdict }) => verdict !== "refused").map(({ row }) => row.class));
   return judged
     .filter(({ row, verdict }) => verdict === "refused" && !accepted.has(row.class))
-    .map(({ row, role, reasons }) => ({
-      class: row.class,
-      role,
-      reasons: reasons.filter(({ effect }) => effect === "refuse").map(({ text }) => text),
-      instead: insteadOf(role, byRole, chains),
+    .map((judgement) => ({
+      class: judgement.row.class,
+      role: judgement.role,
+      reasons: reasonsOf(judgement)
+        .filter(({ effect }) => effect === "refuse")
+        .map(sentence),
+      instead: insteadOf(judgement.role, byRole, chains),
     }));
 }
 

@@ -43,13 +43,17 @@ const TOPPED = ["glaze", "shellac", "lacquer", "polyester-film", "oil", "wax", "
 
 /** Only the links that this damage needs, in the order in which they are applied. */
 export function rolesFor(facts: Facts): Role[] {
-  const { damage, finish, on } = facts;
+  const { damage, finish, on, found } = facts;
   const structure = STRUCTURE[damage.kind];
   const filled = structure.filler?.(facts) ?? false;
   const coloured = (filled && finish.finish !== "none") || COLOURED.includes(damage.kind);
   const scratchOnly = damage.kind === "scratch" && finish.film;
   const needs: Readonly<Record<Role, boolean>> = {
-    consolidant: (structure.consolidant?.(facts) ?? false) || (filled && FIBROUS.includes(on.substrate)),
+    consolidant:
+      (structure.consolidant?.(facts) ?? false) ||
+      (filled && FIBROUS.includes(on.substrate)) ||
+      found?.powders === true ||
+      found?.hollow === true,
     adhesive: structure.adhesive?.(facts) ?? false,
     brace: structure.brace?.(facts) ?? false,
     filler: filled,

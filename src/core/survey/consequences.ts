@@ -1,4 +1,4 @@
-import { type DamageKind, earlierGlueRow, FLAGS, type Flag, type FinishRow, type SubstrateRow } from "../catalogue";
+import { type DamageKind, earlierGlueRow, type FinishRow, FLAGS, type Flag, type SubstrateRow } from "../catalogue";
 import { plain } from "../units";
 import { CHECK_ROWS, checksFor, LIMITS } from "./inspection.data";
 import type { Damage, DamageOf } from "./measures.data";
@@ -13,7 +13,9 @@ export interface Consequence {
   readonly weight: "refer" | "first" | "then";
 }
 
-type Told = Pick<Survey, "service" | "inspected" | "earlier_glue" | "limits" | "finish_survives"> & { readonly damage?: Damage | undefined };
+type Told = Pick<Survey, "service" | "inspected" | "earlier_glue" | "limits" | "finish_survives"> & {
+  readonly damage?: Damage | undefined;
+};
 
 const WEIGHTS: readonly Consequence["weight"][] = ["refer", "first", "then"];
 
@@ -26,7 +28,13 @@ export function consequences(told: Told, on: SubstrateRow, finish: FinishRow): C
     ...measuresSay(told.damage),
     ...questionsSay(told),
     ...(told.finish_survives && finish.harmed_by.length > 0
-      ? [{ text: `${finish.label} stays: its solvents (${finish.harmed_by.join(", ")}) are held against a material.`, because: "the finish must survive", weight: "then" } as const]
+      ? [
+          {
+            text: `${finish.label} stays: its solvents (${finish.harmed_by.join(", ")}) are held against a material.`,
+            because: "the finish must survive",
+            weight: "then",
+          } as const,
+        ]
       : []),
   ];
   return WEIGHTS.flatMap((weight) => found.filter((line) => line.weight === weight));
@@ -63,7 +71,13 @@ function checksSay({ inspected = {}, damage }: Told, on: SubstrateRow, finish: F
     const found = findings.find(({ finding }) => finding === inspected[check]);
     return found?.tells === undefined
       ? []
-      : [{ text: found.tells, because: `${label.toLowerCase()}: ${found.word}`, weight: found.flag ? ("first" as const) : ("then" as const) }];
+      : [
+          {
+            text: found.tells,
+            because: `${label.toLowerCase()}: ${found.word}`,
+            weight: found.flag ? ("first" as const) : ("then" as const),
+          },
+        ];
   });
 }
 
@@ -78,21 +92,34 @@ const LONG_SLOPE = 8;
 
 const SAYS: { readonly [K in DamageKind]?: (damage: DamageOf<K>) => readonly [text: string, because: string] | undefined } = {
   tip: ({ base_mm, length_mm }) =>
-    length_mm > SLENDER * base_mm ? [`It needs a core: the tip is ${plain(length_mm / base_mm)} times as long as its base.`, "from base and length"] : undefined,
+    length_mm > SLENDER * base_mm
+      ? [`It needs a core: the tip is ${plain(length_mm / base_mm)} times as long as its base.`, "from base and length"]
+      : undefined,
   "break-along": ({ slope_mm, height_mm }) =>
     slope_mm >= LONG_SLOPE * height_mm
       ? [`The slope is 1 : ${plain(slope_mm / height_mm)}: glued well, it holds nearly as wood.`, "from slope and height"]
       : [`The slope is only 1 : ${plain(slope_mm / height_mm)}: glue alone may not carry it, look at Join.`, "from slope and height"],
-  "break-across": ({ load_N = 0 }) => (load_N > 0 ? ["End grain holds little: Join works out the brace.", "a load across the break"] : undefined),
-  tear: ({ tension }) => (tension ? ["Take the tension off behind it first, or bond in short sections.", "padding pulls it open"] : undefined),
-  "veneer-lifted": ({ swelling_mm }) => (swelling_mm > 0 ? ["The core is swollen: veneer laid back on it stands up again. Compare the options.", `${plain(swelling_mm, 2)} mm of swelling`] : undefined),
-  "veneer-lost": ({ swelling_mm }) => (swelling_mm > 0 ? ["Cut the swollen core back to sound first.", `${plain(swelling_mm, 2)} mm of swelling`] : undefined),
+  "break-across": ({ load_N = 0 }) =>
+    load_N > 0 ? ["End grain holds little: Join works out the brace.", "a load across the break"] : undefined,
+  tear: ({ tension }) =>
+    tension ? ["Take the tension off behind it first, or bond in short sections.", "padding pulls it open"] : undefined,
+  "veneer-lifted": ({ swelling_mm }) =>
+    swelling_mm > 0
+      ? ["The core is swollen: veneer laid back on it stands up again. Compare the options.", `${plain(swelling_mm, 2)} mm of swelling`]
+      : undefined,
+  "veneer-lost": ({ swelling_mm }) =>
+    swelling_mm > 0 ? ["Cut the swollen core back to sound first.", `${plain(swelling_mm, 2)} mm of swelling`] : undefined,
   scratch: ({ depth_mm, film_um }) =>
-    film_um > 0 && depth_mm * 1000 > film_um ? ["It goes through the film into the material: the colour has to be mended too.", "depth against film"] : undefined,
-  dent: ({ broken }) => (broken ? undefined : ["Whole fibres may come up with damp heat: try that before a fill.", "the surface is not broken"]),
-  eroded: ({ cause_present }) => (cause_present ? ["Stop the cause first, or the next repair goes the same way.", "the cause is still there"] : undefined),
+    film_um > 0 && depth_mm * 1000 > film_um
+      ? ["It goes through the film into the material: the colour has to be mended too.", "depth against film"]
+      : undefined,
+  dent: ({ broken }) =>
+    broken ? undefined : ["Whole fibres may come up with damp heat: try that before a fill.", "the surface is not broken"],
+  eroded: ({ cause_present }) =>
+    cause_present ? ["Stop the cause first, or the next repair goes the same way.", "the cause is still there"] : undefined,
   "worn-thin": ({ flexes }) => (flexes ? ["Support it from behind before you press on it.", "it flexes under the thumb"] : undefined),
-  stain: ({ through }) => (through ? ["Polishing won’t reach it: it is bleached or painted over.", "it goes through the finish"] : undefined),
+  stain: ({ through }) =>
+    through ? ["Polishing won’t reach it: it is bleached or painted over.", "it goes through the finish"] : undefined,
 };
 
 function measuresSay(damage: Damage | undefined): Consequence[] {

@@ -24,21 +24,96 @@ const RINGS: readonly Family[] = ["ceramic", "mineral", "wood", "board"];
 const POWDERS: readonly Family[] = ["mineral", "paper", "bone"];
 
 export const CHECKS = [
-  { check: "raking", label: "Raking light", how: "Lamp low, from two sides.", findings: [{ finding: "flat", word: "edges flat" }, { finding: "lifted", word: "edges lifted", flag: "lifted", tells: "Lay the lifted edges first: a fill beside them tears them off." }], when: () => true },
-  { check: "tap", label: "Tap", how: "A fingernail, from sound to damaged.", findings: [{ finding: "rings", word: "rings" }, { finding: "dull", word: "dull", flag: "hollow", tells: "It is hollow beside the loss: consolidate before anything pulls on it." }], when: (on) => RINGS.includes(on.family) },
+  {
+    check: "raking",
+    label: "Raking light",
+    how: "Lamp low, from two sides.",
+    findings: [
+      { finding: "flat", word: "edges flat" },
+      { finding: "lifted", word: "edges lifted", flag: "lifted", tells: "Lay the lifted edges first: a fill beside them tears them off." },
+    ],
+    when: () => true,
+  },
+  {
+    check: "tap",
+    label: "Tap",
+    how: "A fingernail, from sound to damaged.",
+    findings: [
+      { finding: "rings", word: "rings" },
+      { finding: "dull", word: "dull", flag: "hollow", tells: "It is hollow beside the loss: consolidate before anything pulls on it." },
+    ],
+    when: (on) => RINGS.includes(on.family),
+  },
   {
     check: "flex",
     label: "Flex",
     how: "The thumb, gently.",
-    findings: [{ finding: "firm", word: "firm" }, { finding: "gives", word: "gives", flag: "moves", tells: "It gives under the thumb: a rigid material breaks out again." }],
+    findings: [
+      { finding: "firm", word: "firm" },
+      { finding: "gives", word: "gives", flag: "moves", tells: "It gives under the thumb: a rigid material breaks out again." },
+    ],
     when: (on, _, kind) => on.family === "skin" || on.family === "paper" || ["crack", "worn-thin", "break-along", "break-across", "tear", "veneer-lifted"].includes(kind),
   },
-  { check: "dry-fit", label: "Dry fit", how: "Together without glue, look for light.", findings: [{ finding: "closes", word: "closes" }, { finding: "rocks", word: "rocks", flag: "rocks", tells: "It does not seat: find the crumb or old glue before you reach for a thicker one." }], when: (_, __, kind) => JOINTS.includes(kind) },
-  { check: "twin", label: "Twin part", how: "The other side, the matching corner.", findings: [{ finding: "there", word: "there", tells: "Take the shape off the twin; test first that the mould does not lift its finish." }, { finding: "none", word: "none", tells: "No twin: the shape is built free-hand or from photographs." }], when: (_, __, kind) => BUILT.includes(kind) },
-  { check: "fingertip", label: "Fingertip", how: "Eyes shut, then look at the finger.", findings: [{ finding: "clean", word: "clean" }, { finding: "powder", word: "powder", flag: "powders", tells: "It powders: no glue or fill holds on dust. Consolidate first." }], when: (on, _, kind) => kind === "eroded" || (on.porous && POWDERS.includes(on.family)) },
-  { check: "drop", label: "Drop of water", how: "On the bare break, ten seconds.", findings: [{ finding: "drinks", word: "drinks" }, { finding: "stands", word: "stands", flag: "greasy", tells: "Water stands on it: wax, oil or old size. Degrease until it drinks." }], when: (on) => on.porous && !on.fears_water },
-  { check: "scrape", label: "Test scrape", how: "A pinhead, at a hidden edge.", findings: [{ finding: "single", word: "one layer" }, { finding: "layers", word: "older layers", flag: "layered", tells: "Older layers lie under the finish: try every solvent on a hidden spot first." }], when: (_, film) => film },
-  { check: "cheek", label: "Back of the hand", how: "Cold means damp.", findings: [{ finding: "dry", word: "dry" }, { finding: "damp", word: "damp", flag: "damp", tells: "It is damp: let it dry to room humidity before any adhesive or solvent." }], when: (on) => on.porous && on.family !== "skin" && on.family !== "board" },
+  {
+    check: "dry-fit",
+    label: "Dry fit",
+    how: "Together without glue, look for light.",
+    findings: [
+      { finding: "closes", word: "closes" },
+      { finding: "rocks", word: "rocks", flag: "rocks", tells: "It does not seat: find the crumb or old glue before you reach for a thicker one." },
+    ],
+    when: (_, __, kind) => JOINTS.includes(kind),
+  },
+  {
+    check: "twin",
+    label: "Twin part",
+    how: "The other side, the matching corner.",
+    findings: [
+      { finding: "there", word: "there", tells: "Take the shape off the twin; test first that the mould does not lift its finish." },
+      { finding: "none", word: "none", tells: "No twin: the shape is built free-hand or from photographs." },
+    ],
+    when: (_, __, kind) => BUILT.includes(kind),
+  },
+  {
+    check: "fingertip",
+    label: "Fingertip",
+    how: "Eyes shut, then look at the finger.",
+    findings: [
+      { finding: "clean", word: "clean" },
+      { finding: "powder", word: "powder", flag: "powders", tells: "It powders: no glue or fill holds on dust. Consolidate first." },
+    ],
+    when: (on, _, kind) => kind === "eroded" || (on.porous && POWDERS.includes(on.family)),
+  },
+  {
+    check: "drop",
+    label: "Drop of water",
+    how: "On the bare break, ten seconds.",
+    findings: [
+      { finding: "drinks", word: "drinks" },
+      { finding: "stands", word: "stands", flag: "greasy", tells: "Water stands on it: wax, oil or old size. Degrease until it drinks." },
+    ],
+    when: (on) => on.porous && !on.fears_water,
+  },
+  {
+    check: "scrape",
+    label: "Test scrape",
+    how: "A pinhead, at a hidden edge.",
+    findings: [
+      { finding: "single", word: "one layer" },
+      { finding: "layers", word: "older layers", flag: "layered", tells: "Older layers lie under the finish: try every solvent on a hidden spot first." },
+    ],
+    when: (_, film) => film,
+  },
+  {
+    check: "cheek",
+    label: "Back of the hand",
+    how: "Cold means damp.",
+    findings: [
+      { finding: "dry", word: "dry" },
+      { finding: "damp", word: "damp", flag: "damp", tells: "It is damp: let it dry to room humidity before any adhesive or solvent." },
+    ],
+    when: (on) => on.porous && on.family !== "skin" && on.family !== "board",
+  },
 ] as const satisfies readonly CheckRow[];
 
 export type Check = (typeof CHECKS)[number]["check"];

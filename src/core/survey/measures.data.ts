@@ -9,10 +9,7 @@ interface Asked {
 }
 
 /** One thing that is measured of a damage. Lengths are kept in mm and may be typed in inches. */
-export type Measure =
-  | (Asked & { readonly type: "length" | "count" | "number"; readonly min: number; readonly max: number; readonly unit: string })
-  | (Asked & { readonly type: "choice"; readonly options: ReadonlyArray<readonly [value: string, label: string]> })
-  | (Asked & { readonly type: "yesno" });
+export type Measure = (Asked & { readonly type: "length" | "count" | "number"; readonly min: number; readonly max: number; readonly unit: string }) | (Asked & { readonly type: "choice"; readonly options: ReadonlyArray<readonly [value: string, label: string]> }) | (Asked & { readonly type: "yesno" });
 
 const length = <N extends string>(name: N, label: string, max: number, hint: string, min = 0.05) => ({ name, label, type: "length", min, max, unit: "mm", hint }) as const;
 const number = <N extends string>(name: N, label: string, unit: string, max: number, hint: string, min = 0) => ({ name, label, type: "number", min, max, unit, hint }) as const;
@@ -28,14 +25,33 @@ export const MEASURES = {
     length("length_mm", "Length along the edge", 1000, "the length of the chip along the rim or edge"),
     length("depth_mm", "Depth down from the edge", 500, "how far the chip reaches in from the edge"),
     length("thickness_mm", "Thickness of the wall", 300, "the wall measured beside the chip"),
-    maybe({ name: "shape", label: "Shape", type: "choice", options: [["shell", "Shell"], ["wedge", "Wedge"], ["straight", "Straight"]], hint: "shell unless you say otherwise" } as const),
+    maybe({
+      name: "shape",
+      label: "Shape",
+      type: "choice",
+      options: [
+        ["shell", "Shell"],
+        ["wedge", "Wedge"],
+        ["straight", "Straight"],
+      ],
+      hint: "shell unless you say otherwise",
+    } as const),
   ],
   corner: [length("a_mm", "First edge", 1000, "from the lost corner along the first edge"), length("b_mm", "Second edge", 1000, "from the lost corner along the second edge"), length("c_mm", "Third edge", 1000, "from the lost corner along the third edge")],
   tip: [
     length("base_mm", "Base, across", 300, "the broken stump, measured across"),
     length("length_mm", "Length of the tip", 1000, "on the twin, or from a photograph"),
     maybe(number("lean_deg", "Lean", "°", 80, "measured on the twin; 0 stands straight")),
-    maybe({ name: "shape", label: "Shape", type: "choice", options: [["pointed", "Pointed"], ["blunt", "Blunt"]], hint: "pointed unless you say otherwise" } as const),
+    maybe({
+      name: "shape",
+      label: "Shape",
+      type: "choice",
+      options: [
+        ["pointed", "Pointed"],
+        ["blunt", "Blunt"],
+      ],
+      hint: "pointed unless you say otherwise",
+    } as const),
   ],
   hole: [length("diameter_mm", "Diameter", 500, "the hole at the surface"), length("depth_mm", "Depth", 500, "the hole, or the wall where it goes through"), yesno("through", "Goes right through", "a through hole needs a backing")],
   shards: [
@@ -65,11 +81,21 @@ export const MEASURES = {
     yesno("flap", "It is a flap", "a flap is glued from its hinge outwards"),
     yesno("tension", "Padding or tension pulls it open", "a sprung joint is bonded in short sections"),
   ],
-  "veneer-lifted": [length("length_mm", "Length", 3000, "the loose area, by tapping"), length("width_mm", "Width", 3000, "the loose area, by tapping"), length("thickness_mm", "Thickness of the veneer", 10, "at an edge"), length("swelling_mm", "Swelling of the core", 50, "a straight edge shows it; 0 when it is flat", 0)],
+  "veneer-lifted": [
+    length("length_mm", "Length", 3000, "the loose area, by tapping"),
+    length("width_mm", "Width", 3000, "the loose area, by tapping"),
+    length("thickness_mm", "Thickness of the veneer", 10, "at an edge"),
+    length("swelling_mm", "Swelling of the core", 50, "a straight edge shows it; 0 when it is flat", 0),
+  ],
   "veneer-lost": [length("length_mm", "Length", 3000, "of the bare place"), length("width_mm", "Width", 3000, "of the bare place"), length("thickness_mm", "Thickness of the veneer", 10, "at the edge of the loss"), length("swelling_mm", "Swelling of the core", 50, "a straight edge shows it; 0 when it is flat", 0)],
   scratch: [length("length_mm", "Length", 3000, "along the scratch"), length("width_mm", "Width", 50, "across, with a magnifier", 0.01), length("depth_mm", "Depth", 10, "a fingernail catches from about 0.05 mm", 0.005), number("film_um", "Film beside it", "µm", 5000, "lacquer is often 60 to 120; 0 = bare surface")],
   dent: [length("diameter_mm", "Across", 500, "from rim to rim of the dent"), length("depth_mm", "Depth", 100, "a straight edge over it shows the gap", 0.01), yesno("broken", "The surface is broken", "whole fibres can be steamed up, broken ones are filled")],
-  "burn-through": [length("length_mm", "Length", 3000, "of the place that was sanded or burnt through"), length("width_mm", "Width", 3000, "across the middle"), length("depth_mm", "Depth", 20, "0 when only the film is gone", 0), yesno("into_core", "Through the veneer into the core", "a core that shows is sealed and built up")],
+  "burn-through": [
+    length("length_mm", "Length", 3000, "of the place that was sanded or burnt through"),
+    length("width_mm", "Width", 3000, "across the middle"),
+    length("depth_mm", "Depth", 20, "0 when only the film is gone", 0),
+    yesno("into_core", "Through the veneer into the core", "a core that shows is sealed and built up"),
+  ],
   eroded: [length("length_mm", "Length", 3000, "of the eroded place"), length("width_mm", "Width", 3000, "across the middle"), length("depth_mm", "Depth", 300, "from the old surface to sound material"), yesno("cause_present", "The cause is still there", "rain, salt or damp goes on; stop it first")],
   "worn-thin": [
     length("length_mm", "Length", 1000, "of the thin place"),

@@ -46,7 +46,9 @@ export type Service = Static<typeof ServiceSchema>;
 
 /** What was found at each check that was made. */
 export const Inspected = Type.Unsafe<Partial<Record<Check, string>>>(
-  strict(Object.fromEntries(CHECK_ROWS.map(({ check, findings }) => [check, Type.Optional(oneOf(findings.map(({ finding }) => finding)))]))),
+  strict(
+    Object.fromEntries(CHECK_ROWS.map(({ check, findings }) => [check, Type.Optional(oneOf(findings.map(({ finding }) => finding)))])),
+  ),
 );
 export type Inspected = Static<typeof Inspected>;
 

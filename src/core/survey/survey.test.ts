@@ -1,12 +1,12 @@
 import fc from "fast-check";
+import { DAMAGE_KINDS, type DamageKind, EARLIER_GLUES, FINISHES, finishRow, SUBSTRATES, substrateRow } from "../catalogue";
 import { check } from "../problem";
-import { lossOf } from "./loss";
-import { type DamageKind, DAMAGE_KINDS, EARLIER_GLUES, FINISHES, finishRow, SUBSTRATES, substrateRow } from "../catalogue";
 import { consequences, flagsOf, referrals } from "./consequences";
 import { CHECK_ROWS, checksFor, LIMITS } from "./inspection.data";
+import { lossOf } from "./loss";
 import { DAMAGE_LABELS, type Damage, MEASURES, type Measure } from "./measures.data";
-import { boundsOf, sketchOf } from "./sketch";
 import { QUESTIONS } from "./questions.data";
+import { boundsOf, sketchOf } from "./sketch";
 import { DamageSchema, SurveySchema } from "./survey.schema";
 
 const rows = (kind: DamageKind): readonly Measure[] => MEASURES[kind];
@@ -48,12 +48,15 @@ describe.each(DAMAGE_KINDS)("%s", (kind) => {
     );
   });
 
-  test.each(rows(kind).flatMap((row) => ("min" in row ? [row] : [])))("refuses $name beyond its range, at its path", ({ name, min, max }) => {
-    for (const value of [max * 1.01 + 1, min - 1]) {
-      const errors = check(DamageSchema, { ...damageAt(kind, 0.5), [name]: value });
-      expect(errors.map(({ path }) => path)).toEqual([`/${name}`]);
-    }
-  });
+  test.each(rows(kind).flatMap((row) => ("min" in row ? [row] : [])))(
+    "refuses $name beyond its range, at its path",
+    ({ name, min, max }) => {
+      for (const value of [max * 1.01 + 1, min - 1]) {
+        const errors = check(DamageSchema, { ...damageAt(kind, 0.5), [name]: value });
+        expect(errors.map(({ path }) => path)).toEqual([`/${name}`]);
+      }
+    },
+  );
 
   test("misses nothing but what is optional", () => {
     for (const { name, optional } of rows(kind)) {
@@ -111,10 +114,16 @@ test("a tip is a cone, or blunt a frustum to half its base", () => {
 describe("what the answers tell", () => {
   const on = substrateRow("gypsum");
   const none = finishRow("none");
-  const said = (told: Partial<Parameters<typeof consequences>[0]>, substrate = on, finish = none) => consequences({ service: {}, ...told }, substrate, finish);
+  const said = (told: Partial<Parameters<typeof consequences>[0]>, substrate = on, finish = none) =>
+    consequences({ service: {}, ...told }, substrate, finish);
 
   test("a stop stands before what comes first, and that before the rest", () => {
-    const lines = said({ service: { touched: true }, inspected: { fingertip: "powder" }, limits: { protected: true }, earlier_glue: "epoxy" });
+    const lines = said({
+      service: { touched: true },
+      inspected: { fingertip: "powder" },
+      limits: { protected: true },
+      earlier_glue: "epoxy",
+    });
     expect(lines.map(({ weight }) => weight)).toEqual(["refer", "first", "first", "then"]);
     expect(lines[0]?.because).toBe("ivory or protected species");
   });
@@ -125,12 +134,19 @@ describe("what the answers tell", () => {
   });
 
   test("a finish that must stay names the solvents it fears", () => {
-    expect(said({ finish_survives: true }, substrateRow("hardwood"), finishRow("shellac")).map(({ text }) => text).join()).toContain("alcohol");
+    expect(
+      said({ finish_survives: true }, substrateRow("hardwood"), finishRow("shellac"))
+        .map(({ text }) => text)
+        .join(),
+    ).toContain("alcohol");
     expect(said({ finish_survives: true })).toEqual([]);
   });
 
   test("the measures speak: a long tip wants a core, a short slope a brace, a deep scratch colour", () => {
-    const text = (damage: Damage) => said({ damage }).map(({ text }) => text).join();
+    const text = (damage: Damage) =>
+      said({ damage })
+        .map(({ text }) => text)
+        .join();
     expect(text({ kind: "tip", base_mm: 8.9, length_mm: 16 })).toContain("1.8 times");
     expect(text({ kind: "tip", base_mm: 12, length_mm: 12 })).toBe("");
     expect(text({ kind: "break-along", slope_mm: 160, width_mm: 20, height_mm: 20 })).toContain("nearly as wood");
@@ -153,7 +169,8 @@ describe("what the answers tell", () => {
 });
 
 test("checks are asked where the answer changes something", () => {
-  const names = (substrate: Parameters<typeof substrateRow>[0], film: boolean, kind: DamageKind) => checksFor(substrateRow(substrate), film, kind).map(({ check }) => check);
+  const names = (substrate: Parameters<typeof substrateRow>[0], film: boolean, kind: DamageKind) =>
+    checksFor(substrateRow(substrate), film, kind).map(({ check }) => check);
   expect(names("leather", false, "tear")).toEqual(["raking", "flex", "dry-fit"]);
   expect(names("stoneware", false, "chip")).toEqual(["raking", "tap", "twin"]);
   expect(names("gypsum", false, "eroded")).toEqual(["raking", "tap", "fingertip", "cheek"]);

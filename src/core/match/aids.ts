@@ -1,0 +1,43 @@
+import { CLASS_ROWS, type MaterialClass } from "../catalogue";
+import type { Facts } from "./case";
+import type { Reason, Verdict } from "./judge";
+import { AID_RULES, type Link } from "./pairs.data";
+
+/** A release agent or mask, judged against a whole chain. */
+export interface Aid {
+  readonly row: MaterialClass;
+  readonly verdict: Verdict;
+  readonly reasons: readonly Reason[];
+}
+
+const RANK: Readonly<Record<Verdict, number>> = { fits: 0, "fits-if": 1, refused: 2 };
+
+/** What may keep this chain off moulds, cauls and neighbours: what fits first, what is refused last. */
+export function aidsFor(facts: Facts, chain: readonly Link[]): Aid[] {
+  const links: readonly Link[] = chain.length > 0 ? chain : [];
+  return CLASS_ROWS.filter(({ group }) => group === "release")
+    .map((row) => aidOf(facts, row, links))
+    .sort((a, b) => RANK[a.verdict] - RANK[b.verdict]);
+}
+
+function aidOf(facts: Facts, row: MaterialClass, links: readonly Link[]): Aid {
+  const clashes = links.flatMap((link) =>
+    AID_RULES.filter(({ when }) => when(row, link, facts)).map(
+      ({ id, effect, says, source }): Reason => ({ rule: id, effect, text: says({ role: "filler", row }, link), source }),
+    ),
+  );
+  const holds: Reason[] =
+    row.bonds[facts.on.family] === undefined
+      ? [
+          {
+            rule: "aid-no-hold",
+            effect: "refuse",
+            text: `${row.name} is not made for ${facts.on.label.toLowerCase()}.`,
+            source: row.source,
+          },
+        ]
+      : [];
+  const reasons = [...new Map([...holds, ...clashes].map((reason) => [reason.rule, reason])).values()];
+  const verdict = reasons.some(({ effect }) => effect === "refuse") ? "refused" : reasons.length > 0 ? "fits-if" : "fits";
+  return { row, verdict, reasons };
+}

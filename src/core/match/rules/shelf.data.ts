@@ -1,0 +1,30 @@
+import { middle } from "../../catalogue";
+import { figure } from "../../units";
+import type { Case } from "../case";
+import type { Rule } from "./rule";
+
+export const SHELF_RULES: readonly Rule[] = [
+  { id: "shelf-none", looks_at: "shelf", effect: "refuse", when: (c) => c.stock_only === true && c.shelf !== undefined && c.product === undefined && !isPiece(c), word: "Not here", says: "None of it stands in the cabinet, and only what is here was asked for.", or: "Or look at all materials.", source: "your cabinet" },
+  { id: "shelf-buy", looks_at: "shelf", effect: "fair", when: (c) => c.stock_only !== true && c.shelf !== undefined && c.product === undefined && !isPiece(c), word: "To buy", says: "It is not in the cabinet: it has to be bought first.", source: "your cabinet" },
+  { id: "shelf-gone-off", looks_at: "shelf", effect: "refuse", when: (c) => c.product?.days_left !== undefined && c.product.days_left < 0, word: "Gone off", says: (c) => `This jar went off ${-Math.floor(c.product?.days_left ?? 0)} days ago.`, or: "Or open a fresh one.", source: "your cabinet" },
+  { id: "shelf-goes-off", looks_at: "shelf", effect: "note", when: (c) => c.product?.days_left !== undefined && c.product.days_left >= 0 && c.product.days_left < 30, word: "Use it up", says: (c) => `It goes off in ${Math.floor(c.product?.days_left ?? 0)} days: use it here.`, source: "your cabinet" },
+  { id: "shelf-empty", looks_at: "shelf", effect: "refuse", when: (c) => c.product !== undefined && c.product.left_g <= 0, word: "Empty", says: "The jar is empty.", or: "Or open a fresh one.", source: "your cabinet" },
+  {
+    id: "shelf-short",
+    looks_at: "shelf",
+    effect: "if",
+    roles: ["filler", "adhesive"],
+    when: (c) => c.product !== undefined && c.product.left_g > 0 && needed(c) > c.product.left_g,
+    word: "Too little",
+    says: (c) => `Fits if you buy more: ${figure(c.product?.left_g ?? 0)} g are left, and about ${figure(needed(c))} g are needed.`,
+    source: "your cabinet",
+  },
+  { id: "shelf-enough", looks_at: "shelf", effect: "for", when: (c) => c.product !== undefined && c.product.left_g > 0 && needed(c) <= c.product.left_g, word: (c) => `${figure(c.product?.left_g ?? 0)} g`, says: (c) => `${figure(c.product?.left_g ?? 0)} g stand in the cabinet.`, source: "your cabinet" },
+];
+
+/** Dry goods and what is cut to size are not kept by the jar. */
+const isPiece = (c: Case) => c.row.group === "brace" || c.row.class === "wood-inlay";
+/** What stays on slab, gloves and knife; trade practice. */
+const WASTE = 1.35;
+/** Grams of this material that the loss takes, waste included; 0 where nothing was measured. */
+const needed = (c: Case) => (c.need_cm3 ?? 0) * WASTE * middle(c.row.density);
