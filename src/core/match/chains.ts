@@ -38,9 +38,14 @@ function bestOfClass(judged: readonly Judgement[]): Judgement[] {
   const best = new Map<MaterialClass["class"], Judgement>();
   for (const each of judged) {
     const known = best.get(each.row.class);
-    if (each.verdict !== "refused" && (known === undefined || each.score > known.score)) best.set(each.row.class, each);
+    if (each.verdict !== "refused" && (known === undefined || isBetter(each, known))) best.set(each.row.class, each);
   }
   return [...best.values()].sort((a, b) => b.score - a.score);
+}
+
+/** Equal jars are told apart by their id, so that the order in which they come changes nothing. */
+function isBetter(a: Judgement, b: Judgement): boolean {
+  return a.score > b.score || (a.score === b.score && (a.product?.id ?? "") < (b.product?.id ?? ""));
 }
 
 /** A chain in the making, with the weighted sum of its scores less what its conditions cost. */

@@ -58,8 +58,17 @@ export function judgeRole(facts: Facts, role: Role): Judgement[] {
   const able = new Set(classes.map(({ row }) => row.class));
   const own = (facts.shelf?.jars ?? [])
     .filter((jar) => able.has(jar.class))
-    .map((product) => judge({ ...facts, row: materialOf(product.class, product), role, product }));
+    .map((product) => judge({ ...facts, row: rowOf(product), role, product }));
   return [...classes, ...own];
+}
+
+const rows = new WeakMap<Jar, MaterialClass>();
+
+/** A jar's figures do not change while it is judged in several roles and again for a what-if. */
+function rowOf(jar: Jar): MaterialClass {
+  const row = rows.get(jar) ?? materialOf(jar.class, jar);
+  rows.set(jar, row);
+  return row;
 }
 
 export function judge(asked: Case): Judgement {
