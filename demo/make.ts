@@ -1,7 +1,7 @@
 import { createHash } from "node:crypto";
 import { writeFile } from "node:fs/promises";
 import path from "node:path";
-import { type ClassName, classRow, type Finish, type PieceKind, type STANCES, type Substrate } from "../src/core/catalogue";
+import type { ClassName, Finish, PieceKind, STANCES, Substrate } from "../src/core/catalogue";
 import { walk } from "../src/core/level/walk";
 import { matching } from "../src/core/match/match";
 import type { ChainLink } from "../src/core/match/match.schema";
@@ -68,7 +68,7 @@ class Teller {
   layer(layer: number, minutesAgo: number, placedMm?: number): void {
     const { fill } = this.plan;
     if (!fill) throw new Error("no fill is planned");
-    const row = classRow(fill.class);
+    const row = fill.material;
     const { parts } = mix({
       need_cm3: fill.loss.volume_cm3 / fill.count,
       waste_pct: 35,
@@ -78,7 +78,7 @@ class Teller {
     });
     this.write(minutesAgo, {
       kind: "mixed",
-      class: fill.class,
+      ...fill.taken,
       layer,
       thickness_mm: fill.apply_mm,
       parts: parts.map(({ name, mass_g }) => ({ name, planned_g: round(mass_g), actual_g: round(mass_g * 1.01) })),
@@ -104,9 +104,9 @@ class Teller {
     if (!coat) throw new Error("no such coat");
     this.write(minutesAgo, {
       kind: "coated",
-      class: coat.class,
+      ...coat.taken,
       layer: number,
-      thickness_mm: classRow(coat.class).max_layer_mm,
+      thickness_mm: coat.material.max_layer_mm,
       climate: AIR,
       hands_min: 8,
     });
@@ -353,7 +353,7 @@ function uuid(name: string): string {
 }
 
 function chainOf(story: Story, survey: Survey): ChainLink[] {
-  const found = matching({ ...matchInputOf(story, survey, AIR.temp_C), stance: story.stance ?? "reversible" });
+  const found = matching({ ...matchInputOf(story, survey, survey.damage, AIR.temp_C), stance: story.stance ?? "reversible" });
   const key = keyRole(found.roles);
   const chain = found.chains.find(({ links }) => links.some(({ role, row }) => role === key && row.class === story.choose));
   if (!chain)

@@ -1,5 +1,5 @@
 import { defineEntity, type InferEntity, p } from "@mikro-orm/core";
-import type { Finish, PieceKind, Substrate } from "@/core/catalogue";
+import type { ClassName, Figures, Finish, PieceKind, Substrate } from "@/core/catalogue";
 import type { LogEntry } from "@/core/record/events.schema";
 
 /** An object in the shop's care. `version` grows with every edit, so that colliding edits are told. */
@@ -102,8 +102,43 @@ export const ClimateRow = defineEntity({
   },
 });
 
+/** A product of the shop's own: a class, and what its data sheet says otherwise. */
+export const Product = defineEntity({
+  name: "Product",
+  tableName: "product",
+  properties: {
+    id: p.uuid().primary(),
+    class: p.string().length(60).$type<ClassName>(),
+    name: p.string().length(200),
+    figures: p.json<Figures>(),
+    createdAt: p.datetime(),
+    deletedAt: p.datetime().nullable(),
+    version: p.integer().default(1),
+    lots: () => p.oneToMany(Lot).mappedBy("product").orderBy({ expires: "asc", label: "asc" }),
+  },
+});
+
+/** A jar, tube or bag of a product. Grams and euro; dates without a time. */
+export const Lot = defineEntity({
+  name: "Lot",
+  tableName: "lot",
+  uniques: [{ properties: ["product", "label"] }],
+  properties: {
+    id: p.uuid().primary(),
+    product: () => p.manyToOne(Product).deleteRule("cascade"),
+    label: p.string().length(80),
+    sizeG: p.double(),
+    leftG: p.double(),
+    opened: p.date().nullable(),
+    expires: p.date().nullable(),
+    priceEur: p.double().nullable(),
+    version: p.integer().default(1),
+  },
+});
+
 export type IPiece = InferEntity<typeof Piece>;
 export type IPart = InferEntity<typeof Part>;
 export type ITreatment = InferEntity<typeof Treatment>;
 export type ILogRow = InferEntity<typeof LogRow>;
+export type IProduct = InferEntity<typeof Product>;
 export type IPhotograph = InferEntity<typeof Photograph>;

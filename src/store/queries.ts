@@ -1,5 +1,6 @@
 import type { Finish, PieceKind, Substrate } from "@/core/catalogue";
 import type { HandReading } from "@/core/cure/climate";
+import type { StockProduct } from "@/core/plan/stock";
 import type { LogEntry } from "@/core/record/events.schema";
 import type { Em } from "./orm";
 
@@ -21,6 +22,13 @@ export interface TreatmentRecord {
   readonly substrate: Substrate;
   readonly finish: Finish;
   readonly log: LogEntry[];
+}
+
+export interface PartRecord {
+  readonly id: string;
+  readonly name: string;
+  readonly substrate: Substrate;
+  readonly finish: Finish;
 }
 
 export interface PhotographRecord {
@@ -84,6 +92,20 @@ export async function photographsOf(em: Em, treatmentId: string): Promise<Photog
   );
 }
 
+export async function partsOf(em: Em, pieceId: string): Promise<PartRecord[]> {
+  return em.execute("select id, name, substrate, finish from part where piece_id = ? order by position, id", [pieceId]);
+}
+
+/** The photograph that the condition map of a piece is drawn on: the first that was taken before work. */
+export async function mapPhotograph(em: Em, pieceId: string): Promise<{ id: string; caption: string } | undefined> {
+  const [row] = await em.execute<{ id: string; caption: string }[]>(
+    `select h.id, h.caption from photograph h join treatment t on t.id = h.treatment_id
+     where t.piece_id = ? and t.deleted_at is null and h.deleted_at is null and h.moment = 'before' order by h.taken_at, h.id limit 1`,
+    [pieceId],
+  );
+  return row;
+}
+
 /** Bytes of a photograph, or of its thumbnail (always JPEG). */
 export async function photographBytes(
   em: Em,
@@ -132,6 +154,17 @@ export async function findHits(em: Em, words: string, limit: number): Promise<Hi
        from treatment t join piece p on p.id = t.piece_id where t.deleted_at is null and p.deleted_at is null
      ) hits where nearness >= ${NEAR_ENOUGH} order by nearness desc, title limit ?`,
     [words, like, words, like, limit],
+  );
+}
+
+/** Every product of the cabinet with its lots, by name. */
+export async function cabinet(em: Em): Promise<StockProduct[]> {
+  return em.execute(
+    `select p.id, p.class, p.name, p.figures, p.version,
+       (select coalesce(json_agg(json_strip_nulls(json_build_object('id', l.id, 'label', l.label, 'size_g', l.size_g, 'left_g', l.left_g,
+         'opened', l.opened, 'expires', l.expires, 'price_eur', l.price_eur, 'version', l.version)) order by l.expires nulls last, l.label), '[]')
+        from lot l where l.product_id = p.id) as lots
+     from product p where p.deleted_at is null order by lower(p.name), p.id`,
   );
 }
 

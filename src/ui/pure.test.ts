@@ -3,7 +3,7 @@ import type { EventBody } from "@/core/record/events.schema";
 import { wall } from "@/core/units";
 import { dayLine, WIDTH, type WindowOnLine } from "./bench/dayLineLayout";
 import { parseNumber } from "./forms/parse";
-import { drawable, EMPTY_SURVEY, readSurvey, type SurveyForm, surveyForm } from "./stations/surveyForm";
+import { drawable, EMPTY_SURVEY, readSurvey, type SurveyForm, surveyForm } from "./survey/surveyForm";
 import { entryWords } from "./treatment/entryWords";
 
 const chip = (over: Partial<SurveyForm> = {}): SurveyForm => ({
@@ -62,7 +62,7 @@ describe("the survey as typed", () => {
     const read = readSurvey(chip({ service: { wet: false }, found: " old wax ", working_min: "20", finish_survives: true }));
     if (!read.ok) throw new Error("not read");
     const again = readSurvey(surveyForm(read.survey));
-    expect(again).toMatchObject({ ok: true, survey: { ...read.survey, damage: { ...read.survey.damage, length_mm: 30.16 } } });
+    expect(again).toMatchObject({ ok: true, survey: { ...read.survey, damage: { ...read.survey.damage, length_mm: 30.1625 } } });
     expect(read.survey.found).toBe("old wax");
   });
 

@@ -1,5 +1,6 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { FINISHES, type Finish, PIECE_KINDS, type PieceKind, SUBSTRATES, type Substrate } from "@/core/catalogue";
+import { CLASS_ROWS, type ClassName, FINISHES, type Finish, PIECE_KINDS, type PieceKind, SUBSTRATES, type Substrate } from "@/core/catalogue";
+import { FiguresSchema } from "@/core/match/match.schema";
 import { EventBody } from "@/core/record/events.schema";
 import { celsius, oneOf, strict } from "@/core/units/schema";
 
@@ -11,6 +12,9 @@ export const PartInput = strict({
   substrate: oneOf(SUBSTRATES.map(({ substrate }) => substrate) as Substrate[]),
   finish: oneOf(FINISHES.map(({ finish }) => finish) as Finish[]),
 });
+
+/** A part with the sender's id: known to the piece, or new to it. */
+const KnownPart = Type.Composite([PartInput, strict({ id: id() })], { additionalProperties: false });
 
 const pieceFields = {
   title: line(200),
@@ -36,11 +40,13 @@ export type NewPiece = Static<typeof NewPiece>;
 export const PieceEdit = strict({
   version: Type.Integer({ minimum: 1 }),
   ...pieceFields,
-  part: Type.Composite([PartInput, strict({ id: id() })], { additionalProperties: false }),
+  /** All parts of the piece: those that are missing are taken away, where nothing is mended on them. */
+  parts: Type.Array(KnownPart, { minItems: 1, maxItems: 40 }),
 });
 export type PieceEdit = Static<typeof PieceEdit>;
 
-export const NewTreatment = strict({ id: id(), title: line(200), promised: promised() });
+/** `part`: one of the piece, or a new one; absent = its first. */
+export const NewTreatment = strict({ id: id(), title: line(200), promised: promised(), part: Type.Optional(KnownPart) });
 export type NewTreatment = Static<typeof NewTreatment>;
 
 /** An entry for the log. `version` counts the log as the writer saw it; `key` makes a repeat one entry. */
@@ -65,3 +71,23 @@ export const PhotographQuery = strict({
   moment: oneOf(["before", "during", "after"] as const),
   caption: Type.String({ maxLength: 300 }),
 });
+
+const lotFields = {
+  label: line(80),
+  size_g: Type.Number({ exclusiveMinimum: 0, maximum: 1e6 }),
+  left_g: Type.Number({ minimum: 0, maximum: 1e6 }),
+  opened: Type.Optional(Type.String({ format: "date" })),
+  expires: Type.Optional(Type.String({ format: "date" })),
+  price_eur: Type.Optional(Type.Number({ minimum: 0, maximum: 1e6 })),
+};
+
+const productFields = { name: line(200), class: oneOf(CLASS_ROWS.map((row) => row.class) as ClassName[]), figures: FiguresSchema };
+
+/** A product that is put in the cabinet with its first jar. */
+export const NewProduct = strict({ id: id(), ...productFields, lot: strict({ id: id(), ...lotFields }) });
+
+/** `version` is the one that was read: an edit made since is told, not overwritten. */
+export const ProductEdit = strict({ version: Type.Integer({ minimum: 1 }), ...productFields });
+
+export const NewLot = strict({ id: id(), ...lotFields });
+export const LotEdit = strict({ version: Type.Integer({ minimum: 1 }), ...lotFields });

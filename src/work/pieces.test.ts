@@ -2,7 +2,7 @@ import { em } from "@/store/orm";
 import { find } from "./find";
 import { addTreatment, createPiece, editPiece, piecePage } from "./pieces";
 import { setRemoved } from "./removal";
-import { chosenTreatment, NOW, newPiece, problemOf, scratchDatabase } from "./testing.fixture";
+import { chosenTreatment, NOW, newPiece, problemOf, scratchDatabase, write } from "./testing.fixture";
 import { treatmentPage } from "./treatments";
 
 scratchDatabase();
@@ -12,7 +12,7 @@ const count = async (table: string) => ((await (await em()).execute(`select coun
 test("a piece comes with its part and its first treatment", async () => {
   const { id, treatment_id } = await createPiece(newPiece(), NOW);
   const { piece, treatments } = await piecePage(id);
-  expect(piece).toMatchObject({ title: "Lemonade jar", reference: "HF-047", version: 1, part: { name: "rim", substrate: "stoneware" } });
+  expect(piece).toMatchObject({ title: "Lemonade jar", reference: "HF-047", version: 1, parts: [{ name: "rim", substrate: "stoneware" }] });
   expect(treatments.map((treatment) => treatment.id)).toEqual([treatment_id]);
 });
 
@@ -43,10 +43,45 @@ test("an edit from a stale page is told, not written over the other", async () =
   const { id } = await createPiece(newPiece(), NOW);
   const { piece } = await piecePage(id);
   const edit = (title: string, version: number) =>
-    editPiece(id, { version, title, reference: "HF-047", owner_reference: "", kind: "vessel", part: piece.part });
+    editPiece(id, { version, title, reference: "HF-047", owner_reference: "", kind: "vessel", parts: piece.parts });
   expect(await edit("Jar with a lid", 1)).toEqual({ version: 2 });
   expect(await problemOf(edit("Jug", 1))).toMatchObject({ status: 409, detail: expect.stringContaining("another window") });
   expect((await piecePage(id)).piece.title).toBe("Jar with a lid");
+});
+
+test("a piece has several parts of different stuff; one that is being mended cannot go", async () => {
+  const { id } = await createPiece(newPiece(), NOW);
+  const { piece } = await piecePage(id);
+  const lid = { id: crypto.randomUUID(), name: "lid", substrate: "hardwood", finish: "oil" };
+  const edit = (version: number, parts: readonly object[]) =>
+    editPiece(id, { version, title: "Jar", reference: "HF-047", owner_reference: "", kind: "vessel", parts });
+  await edit(1, [...piece.parts, lid]);
+  expect((await piecePage(id)).piece.parts.map(({ name, substrate }) => [name, substrate])).toEqual([
+    ["rim", "stoneware"],
+    ["lid", "hardwood"],
+  ]);
+  const refusal = await problemOf(edit(2, [lid]));
+  expect(refusal).toMatchObject({ status: 422, detail: expect.stringContaining("“rim” is being mended") });
+  await edit(2, piece.parts);
+  expect((await piecePage(id)).piece.parts).toHaveLength(1);
+  expect((await problemOf(edit(3, []))).errors).toMatchObject([{ path: "/parts" }]);
+});
+
+test("a second damage may lie on another part, known or new; both are on the condition map", async () => {
+  const first = await chosenTreatment();
+  const { record } = await treatmentPage(first);
+  const lid = { id: crypto.randomUUID(), name: "lid", substrate: "hardwood", finish: "oil" };
+  const second = crypto.randomUUID();
+  await addTreatment(record.piece_id, { id: second, title: "split lid", part: lid }, NOW);
+  await write(second, 0, { kind: "marked", x: 0.4, y: 0.25 });
+  const page = await treatmentPage(second);
+  expect([page.record.substrate, page.parts.map(({ name }) => name)]).toEqual(["hardwood", ["rim", "lid"]]);
+  expect(page.damages).toMatchObject([
+    { title: "rim chip", part: "rim" },
+    { id: second, part: "lid", mark: { x: 0.4, y: 0.25 } },
+  ]);
+  const { id: other } = await createPiece(newPiece({ reference: "HF-048" }), NOW);
+  expect(await problemOf(addTreatment(other, { id: crypto.randomUUID(), title: "crack", part: lid }, NOW))).toMatchObject({ status: 404 });
 });
 
 test("a further treatment stands on the same piece, once", async () => {

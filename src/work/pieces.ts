@@ -1,11 +1,11 @@
 import { LockMode } from "@mikro-orm/core";
-import { Part, Piece, Treatment } from "@/store/entities";
+import { type IPart, type IPiece, Part, Piece, Treatment } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
-import { type PhotographRecord, photographsOf, type TreatmentRecord, treatmentsOfPiece } from "@/store/queries";
+import { type PartRecord, type PhotographRecord, photographsOf, type TreatmentRecord, treatmentsOfPiece } from "@/store/queries";
 import { NewPiece, NewTreatment, PieceEdit } from "./inputs.schema";
 import { once } from "./once";
 import { parse } from "./parse";
-import { collided, notFound } from "./problems";
+import { collided, notFound, refused } from "./problems";
 
 /** Enter a piece with its first part and treatment; a repeat with the same id is answered, not doubled. */
 export async function createPiece(input: unknown, now: Date): Promise<{ id: string; treatment_id: string }> {
@@ -37,15 +37,13 @@ export async function createPiece(input: unknown, now: Date): Promise<{ id: stri
 
 /** Change what is known of a piece. @throws {WorkProblem} 409 when it was changed since it was read */
 export async function editPiece(id: string, input: unknown): Promise<{ version: number }> {
-  const { version, part, title, reference, owner_reference, kind } = parse(PieceEdit, input);
+  const { version, parts, title, reference, owner_reference, kind } = parse(PieceEdit, input);
   const em = await openEm();
   return em.transactional(async (tx) => {
     const piece = await tx.findOne(Piece, { id, deletedAt: null }, { lockMode: LockMode.PESSIMISTIC_WRITE });
     if (!piece) throw notFound("This piece");
     if (piece.version !== version) throw collided("This piece was changed in another window since you opened it.");
-    const known = await tx.findOne(Part, { id: part.id, piece: id });
-    if (!known) throw notFound("This part");
-    tx.assign(known, { name: part.name.trim(), substrate: part.substrate, finish: part.finish });
+    await keepParts(tx, piece, parts);
     tx.assign(piece, {
       title: title.trim(),
       reference: reference.trim(),
@@ -57,17 +55,42 @@ export async function editPiece(id: string, input: unknown): Promise<{ version: 
   });
 }
 
-/** Another treatment of a piece, on its first part. */
+/** Bring the parts of a piece to what was sent. @throws {WorkProblem} 422 when a part that is mended would go */
+async function keepParts(tx: Em, piece: IPiece, parts: PieceEdit["parts"]): Promise<void> {
+  const known = await tx.find(Part, { piece: piece.id });
+  for (const gone of known.filter(({ id }) => !parts.some((part) => part.id === id))) {
+    if ((await tx.count(Treatment, { part: gone.id })) > 0)
+      throw refused(`“${gone.name}” is being mended: delete its treatment first, or rename the part.`);
+    tx.remove(gone);
+  }
+  for (const [i, { id, ...part }] of parts.entries()) {
+    const fields = { ...part, name: part.name.trim(), position: i + 1 };
+    const here = known.find((each) => each.id === id);
+    if (here) tx.assign(here, fields);
+    else if (await tx.findOne(Part, { id })) throw notFound("This part");
+    else tx.create(Part, { id, piece, ...fields });
+  }
+}
+
+/** Another damage of a piece, on a part of it that is known or new. */
 export async function addTreatment(pieceId: string, input: unknown, now: Date): Promise<{ id: string }> {
-  const { id, title, promised } = parse(NewTreatment, input);
+  const { id, title, promised, part: wanted } = parse(NewTreatment, input);
   await once(async (tx) => {
     if (await tx.findOne(Treatment, id)) return;
     const piece = await tx.findOne(Piece, { id: pieceId, deletedAt: null });
-    const part = await tx.findOne(Part, { piece: pieceId }, { orderBy: { position: "asc" } });
-    if (!piece || !part) throw notFound("This piece");
+    if (!piece) throw notFound("This piece");
+    const part = await partFor(tx, piece, wanted);
     tx.create(Treatment, { id, piece, part, title: title.trim(), promised: promised ?? null, createdAt: now, version: 0 });
   });
   return { id };
+}
+
+async function partFor(tx: Em, piece: IPiece, wanted: NewTreatment["part"]): Promise<IPart> {
+  const parts = await tx.find(Part, { piece: piece.id }, { orderBy: { position: "asc" } });
+  const known = wanted ? parts.find(({ id }) => id === wanted.id) : parts[0];
+  if (known) return known;
+  if (!wanted || (await tx.findOne(Part, { id: wanted.id }))) throw notFound("This part");
+  return tx.create(Part, { ...wanted, name: wanted.name.trim(), piece, position: parts.length + 1 });
 }
 
 export interface PiecePage {
@@ -83,12 +106,7 @@ export interface IPieceHead {
   readonly owner_reference: string;
   readonly kind: TreatmentRecord["kind"];
   readonly version: number;
-  readonly part: {
-    readonly id: string;
-    readonly name: string;
-    readonly substrate: TreatmentRecord["substrate"];
-    readonly finish: TreatmentRecord["finish"];
-  };
+  readonly parts: readonly PartRecord[];
 }
 
 /** A piece with its treatments, newest first, and the photographs of the newest. */
@@ -102,8 +120,7 @@ export async function piecePage(id: string): Promise<PiecePage> {
 
 async function pieceHead(em: Em, id: string): Promise<IPieceHead> {
   const piece = await em.findOne(Piece, { id, deletedAt: null }, { populate: ["parts"] });
-  const part = piece?.parts[0];
-  if (!piece || !part) throw notFound("This piece");
+  if (!piece) throw notFound("This piece");
   return {
     id,
     title: piece.title,
@@ -111,6 +128,6 @@ async function pieceHead(em: Em, id: string): Promise<IPieceHead> {
     owner_reference: piece.ownerReference,
     kind: piece.kind,
     version: piece.version,
-    part: { id: part.id, name: part.name, substrate: part.substrate, finish: part.finish },
+    parts: piece.parts.map(({ id: part, name, substrate, finish }) => ({ id: part, name, substrate, finish })),
   };
 }

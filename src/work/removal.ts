@@ -1,4 +1,4 @@
-import { Photograph, Piece, Treatment } from "@/store/entities";
+import { Photograph, Piece, Product, Treatment } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
 import { notFound } from "./problems";
 
@@ -7,6 +7,7 @@ type Mark = (tx: Em, id: string, deletedAt: Date | null) => Promise<number>;
 const REMOVABLE = {
   pieces: (tx, id, deletedAt) => tx.nativeUpdate(Piece, { id }, { deletedAt }),
   treatments: (tx, id, deletedAt) => tx.nativeUpdate(Treatment, { id }, { deletedAt }),
+  products: (tx, id, deletedAt) => tx.nativeUpdate(Product, { id }, { deletedAt }),
   photographs: (tx, id, deletedAt) => tx.nativeUpdate(Photograph, { id }, { deletedAt }),
 } as const satisfies Record<string, Mark>;
 

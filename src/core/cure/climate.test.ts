@@ -1,3 +1,4 @@
+import { classRow } from "../catalogue";
 import { climateSamples } from "./climate";
 import { stageTimes, thicknessFactor } from "./running";
 import { standing, windowsOf } from "./windows";
@@ -36,19 +37,19 @@ test("set by hand overrides the sensor for as long as it holds, and runs on into
 });
 
 test("drying goes with the square of the thickness, a reaction does not", () => {
-  expect(thicknessFactor("acrylic-dispersion-filler", 4)).toBe(4);
-  expect(thicknessFactor("acrylic-dispersion-filler", 0.1)).toBe(0.25);
-  expect(thicknessFactor("epoxy-putty", 30)).toBe(1);
+  expect(thicknessFactor(classRow("acrylic-dispersion-filler"), 4)).toBe(4);
+  expect(thicknessFactor(classRow("acrylic-dispersion-filler"), 0.1)).toBe(0.25);
+  expect(thicknessFactor(classRow("epoxy-putty"), 30)).toBe(1);
 });
 
 test("stages come from the middle of the makers' ranges", () => {
-  const times = stageTimes({ class: "epoxy-putty", thickness_mm: 4, at: iso(NOW) }, { constant_C: 23 });
+  const times = stageTimes({ material: classRow("epoxy-putty"), thickness_mm: 4, at: iso(NOW) }, { constant_C: 23 });
   const firm = times.find(({ stage }) => stage === "firm")?.at ?? 0;
   expect((firm - NOW) / 60_000).toBeCloseTo(Math.sqrt(55 * 75), 3);
 });
 
 describe("windows", () => {
-  const stages = stageTimes({ class: "epoxy-putty", thickness_mm: 4, at: iso(NOW) }, { constant_C: 23 });
+  const stages = stageTimes({ material: classRow("epoxy-putty"), thickness_mm: 4, at: iso(NOW) }, { constant_C: 23 });
   const clock = { start: NOW, stages, windows: windowsOf("mixed", NOW, stages) };
   const at = (minutes: number, ...done: Parameters<typeof standing>[1] extends ReadonlySet<infer A> ? A[] : never) =>
     standing(clock, new Set(done), NOW + minutes * 60_000);
@@ -69,14 +70,14 @@ describe("windows", () => {
   });
 
   test("a class without a firm window has none; a coat waits for its recoat time", () => {
-    const glue = stageTimes({ class: "epoxy-slow", thickness_mm: 0.1, at: iso(NOW) }, { constant_C: 23 });
+    const glue = stageTimes({ material: classRow("epoxy-slow"), thickness_mm: 0.1, at: iso(NOW) }, { constant_C: 23 });
     expect(windowsOf("clamped", NOW, glue).map(({ row }) => row.act)).toEqual(["seat", "unclamp"]);
-    const paint = stageTimes({ class: "acrylic-paint", thickness_mm: 0.05, at: iso(NOW) }, { constant_C: 20 });
+    const paint = stageTimes({ material: classRow("acrylic-paint"), thickness_mm: 0.05, at: iso(NOW) }, { constant_C: 20 });
     expect(windowsOf("coated", NOW, paint)[0]).toMatchObject({ row: { act: "next-coat" } });
   });
 
   test("what never sets says so", () => {
-    const cold = stageTimes({ class: "epoxy-putty", thickness_mm: 4, at: iso(NOW) }, { constant_C: 2 });
+    const cold = stageTimes({ material: classRow("epoxy-putty"), thickness_mm: 4, at: iso(NOW) }, { constant_C: 2 });
     const stuck = { start: NOW, stages: cold, windows: windowsOf("mixed", NOW, cold) };
     expect(standing(stuck, new Set(["place"]), NOW)).toMatchObject({ state: "never", reason: expect.stringContaining("10 °C") });
   });

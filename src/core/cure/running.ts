@@ -1,10 +1,10 @@
-import { type ClassName, classRow, middle, type Stage } from "../catalogue";
+import { type MaterialClass, middle, type Stage } from "../catalogue";
 import { cure } from "./cure";
 import type { CureInput } from "./cure.schema";
 
-/** A class put to work: what it is, how thick, since when. */
+/** A material put to work: what it is, how thick, since when. */
 export interface Start {
-  readonly class: ClassName;
+  readonly material: MaterialClass;
   readonly thickness_mm: number;
   readonly at: string;
 }
@@ -20,15 +20,14 @@ export interface StageTime {
 const THIN_LIMIT = 0.25;
 
 /** Reference minutes are those of the layer that data sheets speak of; a thicker one dries with the square. */
-export function thicknessFactor(name: ClassName, thickness_mm: number): number {
-  const { by, at_mm } = classRow(name).cure;
+export function thicknessFactor({ cure: { by, at_mm } }: Pick<MaterialClass, "cure">, thickness_mm: number): number {
   return by === "drying" ? Math.max(THIN_LIMIT, (thickness_mm / at_mm) ** 2) : 1;
 }
 
-/** The cure question for a class put to work: middle figures of its published ranges. */
-export function cureInput({ class: name, thickness_mm, at }: Start, climate: CureInput["climate"]): CureInput {
-  const { stages, reference_C, ea_kJ_mol, min_C } = classRow(name).cure;
-  const factor = thicknessFactor(name, thickness_mm);
+/** The cure question for a material put to work: middle figures of its published ranges. */
+export function cureInput({ material, thickness_mm, at }: Start, climate: CureInput["climate"]): CureInput {
+  const { stages, reference_C, ea_kJ_mol, min_C } = material.cure;
+  const factor = thicknessFactor(material, thickness_mm);
   return {
     stages: stages.map(({ stage, minutes }) => ({ name: stage, minutes: middle(minutes) * (stage === "working" ? 1 : factor) })),
     reference_C,

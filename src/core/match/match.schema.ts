@@ -94,15 +94,22 @@ export const FiguresSchema = Type.Unsafe<Figures>(
   strict(Object.fromEntries(FIGURE_ROWS.map(({ figure }) => [figure, Type.Optional(Range)]))),
 );
 
+export const OwnProductSchema = strict({
+  id: Type.String({ format: "uuid" }),
+  name: Type.String({ minLength: 1, maxLength: 200 }),
+  figures: FiguresSchema,
+});
+
 /** A link as it is chosen and kept: a jar's own figures are kept with it, so that the record needs no cabinet. */
 export const ChainLink = strict({
   role: Role,
   class: ClassSchema,
-  product: Type.Optional(
-    strict({ id: Type.String({ format: "uuid" }), name: Type.String({ minLength: 1, maxLength: 200 }), figures: FiguresSchema }),
-  ),
+  product: Type.Optional(OwnProductSchema),
 });
 export type ChainLink = Static<typeof ChainLink>;
+
+/** What was taken for a link: a class, or a jar of it. */
+export type Taken = Pick<ChainLink, "class" | "product">;
 
 export const MatchResult = strict({
   chains: Type.Array(

@@ -1,4 +1,4 @@
-import { type ClassName, classRow, middle } from "../catalogue";
+import { type MaterialClass, middle } from "../catalogue";
 import { rate } from "../cure/rate";
 import { massShares, mix } from "../mix/mix";
 import type { MixResult } from "../mix/mix.schema";
@@ -25,9 +25,9 @@ export interface Batch extends MixResult {
 
 /** The batch for one layer: its share of loss and proud height, grown by shrinkage and waste. */
 export function batchFor(fill: FillPlan, waste_pct: number, temp_C: number): Batch {
-  const { mix: recipe } = classRow(fill.class);
+  const { mix: recipe } = fill.material;
   const need_cm3 = layerNeed(fill);
-  const pot_life_min = potLife(fill.class, temp_C);
+  const pot_life_min = potLife(fill.material, temp_C);
   const mixed = mix({
     need_cm3,
     waste_pct,
@@ -40,21 +40,22 @@ export function batchFor(fill: FillPlan, waste_pct: number, temp_C: number): Bat
   return { ...mixed, need_cm3, pot_life_min };
 }
 
-function layerNeed({ loss, proud_mm, shrinkage_pct, count }: FillPlan): number {
+/** Volume of one layer as it is laid, cm³: its share of loss and proud height, grown by shrinkage. */
+export function layerNeed({ loss, proud_mm, shrinkage_pct, count }: FillPlan): number {
   const proud_cm3 = (loss.opening_mm2 * proud_mm) / 1000;
   return (loss.volume_cm3 + proud_cm3) / (1 - shrinkage_pct / 100) / count;
 }
 
 /** Middle of the published working time, carried to `temp_C`. */
-export function potLife(name: ClassName, temp_C: number): number | undefined {
-  const { stages, reference_C, ea_kJ_mol } = classRow(name).cure;
+export function potLife({ cure }: MaterialClass, temp_C: number): number | undefined {
+  const { stages, reference_C, ea_kJ_mol } = cure;
   const working = stages.find(({ stage }) => stage === "working");
   return working && middle(working.minutes) / rate(temp_C, reference_C, { kind: "arrhenius", ea_kJ_mol });
 }
 
 /** Whether weighed grams keep the ratio, and what to add when not; undefined until all are weighed. */
-export function checkWeights(name: ClassName, weighed: ReadonlyArray<number | undefined>) {
-  const { parts, ratio_by } = classRow(name).mix;
+export function checkWeights({ mix: recipe }: MaterialClass, weighed: ReadonlyArray<number | undefined>) {
+  const { parts, ratio_by } = recipe;
   if (parts.length < 2 || parts.some((_, i) => weighed[i] === undefined)) return undefined;
   const shares = massShares({ parts: [...parts], ratio_by });
   return rescue({

@@ -1,8 +1,7 @@
-import { classRow } from "../catalogue";
 import type { CureInput } from "../cure/cure.schema";
 import { stageTimes } from "../cure/running";
 import { type RunningClock, windowsOf } from "../cure/windows";
-import type { Clock } from "../record/treatment";
+import { type Clock, materialTaken } from "../record/treatment";
 
 /** A clock with its times, as plain data that a page can hand to the browser. */
 export interface RunningCure extends RunningClock {
@@ -16,12 +15,13 @@ export interface RunningCure extends RunningClock {
 /** Reckon a clock in the climate of the shop. */
 export function runningCure({ id, at, body }: Clock, climate: CureInput["climate"]): RunningCure {
   const start = Date.parse(at);
-  const stages = stageTimes({ class: body.class, thickness_mm: body.thickness_mm, at }, climate);
+  const material = materialTaken(body);
+  const stages = stageTimes({ material, thickness_mm: body.thickness_mm, at }, climate);
   return {
     entry: id,
     kind: body.kind,
     class: body.class,
-    material: classRow(body.class).name,
+    material: material.name,
     layer: body.layer,
     start,
     stages,

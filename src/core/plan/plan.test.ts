@@ -1,5 +1,8 @@
+import { classRow, DAMAGE_KINDS } from "../catalogue";
 import type { EventBody } from "../record/events.schema";
 import { readLog } from "../record/treatment";
+import type { Damage } from "../survey/measures.data";
+import { OPTIONS } from "../survey/options.data";
 import { wall } from "../units";
 import { adhesiveNeed, batchFor, checkWeights, potLife } from "./batch";
 import { type RunningCure, runningCure } from "./clocks";
@@ -7,12 +10,13 @@ import { closingView } from "./closing";
 import { layerRows } from "./layerRows";
 import { matchInputOf } from "./matchInput";
 import { actAt, briefOf, rulingClock } from "./nextAct";
+import { compareOptions } from "./options";
 import { planOf } from "./plan";
 import { profileOf } from "./profile";
 import { reviewOf } from "./review";
 import { routeOf } from "./route";
 import { byRank, plateOf } from "./shelf";
-import { AIR, CHIP, coated, JAR, logOf, MINUTE, matched, mixed, NOON, sanded, surveyed, type Told } from "./story.fixture";
+import { AIR, CHIP, coated, idOf, JAR, logOf, MINUTE, matched, mixed, NOON, sanded, surveyed, type Told } from "./story.fixture";
 
 type Tale = readonly Told[];
 const CLIMATE = { constant_C: 20 };
@@ -45,11 +49,11 @@ describe("the plan", () => {
       [9, surveyed()],
       [8, matched],
     ]);
-    expect(plan?.fill).toMatchObject({ class: "epoxy-putty", count: 2, proud_mm: 0.4 });
+    expect(plan?.fill).toMatchObject({ taken: { class: "epoxy-putty" }, count: 2, proud_mm: 0.4 });
     expect(plan?.stations.join).toMatchObject({ needed: false, note: "nothing to join" });
     expect(plan?.stations.fill).toMatchObject({ needed: true, note: "2 layers" });
     expect(plan?.ladder).toMatchObject({ from: { grade: 120 }, to: { grade: 1200 } });
-    expect(plan?.coats.map(({ coat, class: name }) => `${coat} ${name}`)).toEqual([
+    expect(plan?.coats.map(({ coat, material }) => `${coat} ${material.class}`)).toEqual([
       "1 acrylic-paint",
       "2 acrylic-paint",
       "3 clear-acrylic",
@@ -210,20 +214,20 @@ describe("the batch", () => {
   });
 
   test("a cold room leaves more time, and so fewer batches", () => {
-    expect(potLife("epoxy-putty", 13)).toBeGreaterThan(2 * (potLife("epoxy-putty", 23) ?? 0) * 0.9);
-    expect(potLife("epoxy-putty", 23)).toBeCloseTo(34.64, 1);
-    expect(potLife("metal-pin", 20)).toBeUndefined();
+    expect(potLife(classRow("epoxy-putty"), 13)).toBeGreaterThan(2 * (potLife(classRow("epoxy-putty"), 23) ?? 0) * 0.9);
+    expect(potLife(classRow("epoxy-putty"), 23)).toBeCloseTo(34.64, 1);
+    expect(potLife(classRow("metal-pin"), 20)).toBeUndefined();
   });
 
   test("weights are checked once all are there; by volume they are first turned into mass", () => {
-    expect(checkWeights("epoxy-putty", [1, undefined])).toBeUndefined();
-    expect(checkWeights("pva", [3])).toBeUndefined();
-    expect(checkWeights("epoxy-putty", [2.4, 2.31])).toMatchObject({ within_tolerance: true });
-    expect(checkWeights("epoxy-putty", [2.4, 2])).toMatchObject({
+    expect(checkWeights(classRow("epoxy-putty"), [1, undefined])).toBeUndefined();
+    expect(checkWeights(classRow("pva"), [3])).toBeUndefined();
+    expect(checkWeights(classRow("epoxy-putty"), [2.4, 2.31])).toMatchObject({ within_tolerance: true });
+    expect(checkWeights(classRow("epoxy-putty"), [2.4, 2])).toMatchObject({
       within_tolerance: false,
       add: [{ name: "B", mass_g: expect.closeTo(0.4, 9) }],
     });
-    expect(checkWeights("epoxy-fast", [1.17, 1.13])).toMatchObject({ within_tolerance: true, error_pct: expect.closeTo(0, 6) });
+    expect(checkWeights(classRow("epoxy-fast"), [1.17, 1.13])).toMatchObject({ within_tolerance: true, error_pct: expect.closeTo(0, 6) });
   });
 
   test("a joint takes one film between both faces", () => {
@@ -233,14 +237,111 @@ describe("the batch", () => {
 
 test("what Match asks comes from the survey", () => {
   const survey = { damage: CHIP, service: { wet: true }, working_min: 20 };
-  expect(matchInputOf(JAR, survey, 18.6)).toEqual({
+  expect(matchInputOf(JAR, survey, CHIP, 18.6)).toEqual({
     substrate: "stoneware",
     finish: "glaze",
-    damage: { kind: "chip", depth_mm: 11, gap_mm: 11 },
+    damage: { kind: "chip", depth_mm: 11, gap_mm: 11, thickness_mm: 6 },
     service: { wet: true },
     climate_C: 18.6,
     working_min: 20,
   });
+});
+
+test("what was found at the inspection is asked of Match too", () => {
+  const survey = {
+    damage: CHIP,
+    service: {},
+    inspected: { tap: "dull", raking: "flat" },
+    earlier_glue: "epoxy",
+    finish_survives: true,
+  } as const;
+  expect(matchInputOf(JAR, survey, CHIP, 20)).toMatchObject({ found: { hollow: true }, earlier_glue: "epoxy", finish_survives: true });
+  expect(
+    matchInputOf(JAR, { damage: CHIP, service: {} }, { kind: "crack", length_mm: 90, width_mm: 0.2, depth_mm: 8, closes: true }, 20).damage,
+  ).toEqual({
+    kind: "crack",
+    gap_mm: 0.1,
+    depth_mm: 8,
+    closes: true,
+  });
+});
+
+describe("repair, replace or leave", () => {
+  const counter = { kind: "furniture", substrate: "veneer-particleboard", finish: "lacquer" } as const;
+  const lifted = { kind: "veneer-lifted", length_mm: 120, width_mm: 40, thickness_mm: 0.6, swelling_mm: 0.8 } as const;
+  const compared = compareOptions(counter, { damage: lifted, service: { touched: true } }, "service", 20);
+  const decided = (option: string) => ({
+    ...(surveyed(lifted) as Extract<EventBody, { kind: "surveyed" }>),
+    decision: { option, reason: "The owner wants it so." },
+  });
+  const row = (option: string) => compared.find((each) => each.option === option);
+
+  test("compares hours, days and cost from the same engine", () => {
+    expect(compared.map(({ option }) => option)).toEqual(["reglue", "cut-fill", "reveneer", "leave"]);
+    for (const { materials, cost_eur, hands_min, elapsed_min } of compared.slice(0, 3)) {
+      expect(materials.length).toBeGreaterThan(0);
+      expect(cost_eur?.[0]).toBeGreaterThan(0);
+      expect(cost_eur?.[1]).toBeGreaterThan(cost_eur?.[0] ?? 0);
+      expect(elapsed_min).toBeGreaterThan(hands_min);
+    }
+    expect(row("leave")).toMatchObject({ materials: [], refused: false, hands_min: 10 });
+    expect(row("reveneer")?.hands_min).toBeGreaterThan(row("reglue")?.hands_min ?? 0);
+  });
+
+  test("a swollen core weighs on the option that keeps it", () => {
+    const flat = compareOptions(counter, { damage: { ...lifted, swelling_mm: 0 }, service: { touched: true } }, "service", 20);
+    expect(row("reglue")?.conditions).toBeGreaterThan(flat[0]?.conditions ?? 0);
+  });
+
+  test("every kind of damage may be left, and has at least one other way", () => {
+    for (const kind of DAMAGE_KINDS) {
+      const options = OPTIONS[kind].map(({ option }) => option);
+      expect(options.at(-1)).toBe("leave");
+      expect(new Set(options).size).toBe(options.length);
+      expect(options.length).toBeGreaterThanOrEqual(2);
+    }
+  });
+
+  test("what was decided turns what is treated, until the survey changes", () => {
+    const told: Tale = [
+      [
+        30,
+        {
+          ...decided("cut-fill"),
+          decision: { option: "cut-fill", damage: row("cut-fill")?.damage as Damage, reason: "The core is soft." },
+        },
+      ],
+    ];
+    expect(readLog(logOf(...told)).damage).toMatchObject({ kind: "burn-through", depth_mm: 1.4 });
+    expect(readLog(logOf(...told, [10, surveyed(lifted), idOf(1)])).damage).toEqual(lifted);
+  });
+
+  test("left as it is, nothing is planned but to record it and close", () => {
+    const { plan, act } = seen([[30, decided("leave")]]);
+    const needed = Object.values(plan?.stations ?? {}).filter((station) => station.needed);
+    expect(needed.map(({ station }) => station)).toEqual(["survey", "ready", "close"]);
+    expect(act).toMatchObject({ station: "ready", title: "Record it, guard it, look again in a year." });
+  });
+});
+
+test("a jar's own figures rule its clock and its batch", () => {
+  const jar = {
+    id: "00000000-0000-4000-8000-00000000abcd",
+    name: "The blue tub",
+    figures: { firm_min: [100, 100], layer_mm: [4, 4] },
+  } as const;
+  const chain = [{ role: "filler", class: "epoxy-putty", product: jar }] as const;
+  const { plan, cures } = seen([
+    [90, surveyed()],
+    [80, { kind: "matched", stance: "service", chain: [...chain] }],
+    [70, ready],
+    [0, { ...(mixed(1) as Extract<EventBody, { kind: "mixed" }>), product: jar }],
+  ]);
+  expect(plan?.fill).toMatchObject({ count: 3, material: { name: "The blue tub" } });
+  const firm = cures[0]?.stages.find(({ stage }) => stage === "firm")?.at ?? 0;
+  const published =
+    runningCure(readLog(logOf([0, mixed(1)])).clocks[0] as never, CLIMATE).stages.find(({ stage }) => stage === "firm")?.at ?? 0;
+  expect((firm - NOON) / (published - NOON)).toBeCloseTo(100 / Math.sqrt(55 * 75), 6);
 });
 
 test("each damage is drawn in its own cut", () => {

@@ -1,10 +1,9 @@
 import {
-  type ClassName,
-  classRow,
   type Finish,
   finishRow,
   type Grade,
   gradeLabel,
+  type MaterialClass,
   middle,
   type PieceKind,
   type PlannedStep,
@@ -24,9 +23,12 @@ import { proposeProud } from "../fill/proud";
 import { JOIN_STEPS } from "../join/steps.data";
 import { LADDER_ENDS, LADDER_STARTS } from "../level/plan.data";
 import { walk } from "../level/walk";
+import type { Taken } from "../match/match.schema";
 import { READY_STEPS } from "../ready/steps.data";
-import { chosen, STATION_ORDER, type Treatment } from "../record/treatment";
+import { chosen, materialTaken, STATION_ORDER, type Treatment } from "../record/treatment";
 import { type Loss, lossOf } from "../survey/loss";
+import type { Damage } from "../survey/measures.data";
+import { type OptionRow, optionRow } from "../survey/options.data";
 import type { Survey } from "../survey/survey.schema";
 import { PLANNED_MIN } from "./planned.data";
 
@@ -38,7 +40,8 @@ export interface PieceFacts {
 }
 
 export interface FillPlan {
-  readonly class: ClassName;
+  readonly taken: Taken;
+  readonly material: MaterialClass;
   readonly loss: Loss;
   readonly proud_mm: number;
   readonly shrinkage_pct: number;
@@ -50,7 +53,8 @@ export interface FillPlan {
 export interface CoatPlan {
   readonly coat: number;
   readonly role: "colour" | "topcoat";
-  readonly class: ClassName;
+  readonly taken: Taken;
+  readonly material: MaterialClass;
 }
 
 export interface StationPlan {
@@ -78,15 +82,14 @@ export interface Plan {
 /** The plan, as far as survey and choice allow; undefined before the survey. */
 export function planOf(piece: PieceFacts, treatment: Treatment): Plan | undefined {
   const survey = treatment.survey?.body.survey;
-  if (survey === undefined) return undefined;
+  const { damage } = treatment;
+  if (survey === undefined || damage === undefined) return undefined;
   const links = chosen(treatment);
-  const facts = stepFacts(piece, treatment.choice?.body.stance ?? "reversible", survey, links);
-  const fill = links.filler === undefined ? undefined : fillPlan(links.filler, lossOf(survey.damage));
+  const facts = stepFacts(piece, treatment.choice?.body.stance ?? "reversible", survey, damage, links);
+  const fill = links.filler === undefined ? undefined : fillPlan(links.filler, lossOf(damage));
   const coats = coatPlans(links);
-  const ladder = treatment.ladder
-    ? { ...treatment.ladder, because: "as you set it" }
-    : links.filler && defaultLadder(links.filler, piece.finish);
-  const parts = { facts, fill, coats, ladder, links, chosen: treatment.choice !== undefined };
+  const ladder = treatment.ladder ? { ...treatment.ladder, because: "as you set it" } : fill && defaultLadder(fill.material, piece.finish);
+  const parts = { facts, fill, coats, ladder, links, chosen: treatment.choice !== undefined, instead: insteadOf(treatment) };
   const stations = Object.fromEntries(STATION_ORDER.map((station) => [station, stationPlan(station, parts)])) as Plan["stations"];
   const each = Object.values(stations);
   return {
@@ -103,8 +106,9 @@ export function planOf(piece: PieceFacts, treatment: Treatment): Plan | undefine
 function stepFacts(
   piece: PieceFacts,
   stance: Stance,
-  { damage, finish_survives }: Survey,
-  links: Partial<Record<Role, ClassName>>,
+  { finish_survives }: Survey,
+  damage: Damage,
+  links: Partial<Record<Role, Taken>>,
 ): StepFacts {
   return {
     piece: piece.kind,
@@ -114,29 +118,30 @@ function stepFacts(
     survives: finish_survives === true,
     through: damage.kind === "hole" && damage.through,
     stance,
-    chain: Object.fromEntries(Object.entries(links).map(([role, name]) => [role, classRow(name)])),
+    chain: Object.fromEntries(Object.entries(links).map(([role, taken]) => [role, materialTaken(taken)])),
   };
 }
 
-function fillPlan(name: ClassName, loss: Loss): FillPlan {
-  const { max_layer_mm, shrinkage_pct } = classRow(name);
+function fillPlan(taken: Taken, loss: Loss): FillPlan {
+  const material = materialTaken(taken);
+  const { max_layer_mm, shrinkage_pct } = material;
   const proud_mm = proposeProud(loss.depth_mm, shrinkage_pct);
   const shrinks = middle(shrinkage_pct);
   const found = layers({ depth_mm: loss.depth_mm, max_layer_mm, shrinkage_pct: shrinks, proud_mm });
-  return { class: name, loss, proud_mm, shrinkage_pct: shrinks, count: found.count, apply_mm: found.apply_mm, layers: found.layers };
+  return { taken, material, loss, proud_mm, shrinkage_pct: shrinks, count: found.count, apply_mm: found.apply_mm, layers: found.layers };
 }
 
-function coatPlans(links: Partial<Record<Role, ClassName>>): CoatPlan[] {
+function coatPlans(links: Partial<Record<Role, Taken>>): CoatPlan[] {
   const roles = (["colour", "topcoat"] as const).flatMap((role) => {
-    const name = links[role];
-    return name ? Array.from({ length: COATS_PLANNED[role] }, () => ({ role, class: name })) : [];
+    const taken = links[role];
+    return taken ? Array.from({ length: COATS_PLANNED[role] }, () => ({ role, taken, material: materialTaken(taken) })) : [];
   });
   return roles.map((coat, i) => ({ coat: i + 1, ...coat }));
 }
 
-function defaultLadder(filler: ClassName, finish: Finish): NonNullable<Plan["ladder"]> {
+function defaultLadder(filler: MaterialClass, finish: Finish): NonNullable<Plan["ladder"]> {
   const { to, because } = LADDER_ENDS[finish];
-  return { from: LADDER_STARTS[classRow(filler).hardness], to, because };
+  return { from: LADDER_STARTS[filler.hardness], to, because };
 }
 
 interface Parts {
@@ -144,8 +149,10 @@ interface Parts {
   readonly fill: FillPlan | undefined;
   readonly coats: readonly CoatPlan[];
   readonly ladder: Plan["ladder"];
-  readonly links: Partial<Record<Role, ClassName>>;
+  readonly links: Partial<Record<Role, Taken>>;
   readonly chosen: boolean;
+  /** It is left, replaced or done by hand alone: no chain is planned. */
+  readonly instead: OptionRow | undefined;
 }
 
 type Draft = Omit<StationPlan, "station">;
@@ -169,7 +176,7 @@ const PLANNERS: { readonly [S in Station]: (parts: Parts) => Draft } = {
   join: ({ facts, links, chosen: known }) => {
     if (known && links.adhesive === undefined && links.brace === undefined) return unneeded("nothing to join");
     const steps = stepsFor(JOIN_STEPS, facts);
-    return draft(sum(steps, "hands_min"), links.brace ? "braced" : "glued", waitFor(links.adhesive, ["handle"]), steps);
+    return draft(sum(steps, "hands_min"), links.brace ? "braced" : "glued", waitFor(facts.chain.adhesive, ["handle"]), steps);
   },
   fill: ({ fill, chosen: known }) => {
     if (known && fill === undefined) return unneeded("nothing to fill");
@@ -177,7 +184,7 @@ const PLANNERS: { readonly [S in Station]: (parts: Parts) => Draft } = {
     return draft(
       fill.count * PLANNED_MIN.layer,
       fill.count === 1 ? "1 layer" : `${fill.count} layers`,
-      fill.count * waitFor(fill.class, ["hard"], fill.apply_mm),
+      fill.count * waitFor(fill.material, ["hard"], fill.apply_mm),
     );
   },
   level: ({ ladder, chosen: known }) => {
@@ -188,15 +195,38 @@ const PLANNERS: { readonly [S in Station]: (parts: Parts) => Draft } = {
   colour: ({ facts, coats, chosen: known }) => {
     if (known && coats.length === 0) return unneeded("tinted in the mix");
     const steps = stepsFor(COLOUR_STEPS, facts);
-    const between = coats.slice(0, -1).reduce((wait, coat) => wait + waitFor(coat.class, ["recoat", "hard"]), 0);
-    const last = waitFor(coats.at(-1)?.class, ["full"]);
+    const between = coats.slice(0, -1).reduce((wait, coat) => wait + waitFor(coat.material, ["recoat", "hard"]), 0);
+    const last = waitFor(coats.at(-1)?.material, ["full"]);
     return draft(coats.length * PLANNED_MIN.coat + sum(steps, "hands_min"), `${coats.length} thin coats`, between + last, steps);
   },
   close: () => draft(PLANNED_MIN.close),
 };
 
 function stationPlan(station: Station, parts: Parts): StationPlan {
-  return { station, ...PLANNERS[station](parts) };
+  return { station, ...(parts.instead ? plannedInstead(station, parts.instead) : PLANNERS[station](parts)) };
+}
+
+/** What was decided in place of a chain. */
+export function insteadOf({ survey, decision }: Treatment): OptionRow | undefined {
+  if (!survey || !decision || decision.damage) return undefined;
+  return optionRow(survey.body.survey.damage.kind, decision.option);
+}
+
+/** Without a chain, the work is one step at Make ready, and what it waits for. */
+function plannedInstead(station: Station, { option, label, how, risk, hands_min, wait_min }: OptionRow): Draft {
+  if (station === "survey") return draft(PLANNED_MIN.survey);
+  if (station === "close") return draft(PLANNED_MIN.close);
+  if (station !== "ready") return unneeded(label.toLowerCase());
+  const step = {
+    step: option,
+    text: how,
+    why: risk,
+    done_when: "it is done, or a reason stands why not",
+    hands_min,
+    wait_min,
+    cautions: [],
+  };
+  return draft(hands_min, label.toLowerCase(), wait_min, [step]);
 }
 
 function sum(steps: readonly PlannedStep[], key: "hands_min"): number {
@@ -204,9 +234,9 @@ function sum(steps: readonly PlannedStep[], key: "hands_min"): number {
 }
 
 /** Reference minutes until the first of `stages` that the class has. */
-function waitFor(name: ClassName | undefined, stages: readonly Stage[], thickness_mm?: number): number {
-  if (name === undefined) return 0;
-  const { cure } = classRow(name);
+function waitFor(material: MaterialClass | undefined, stages: readonly Stage[], thickness_mm?: number): number {
+  if (material === undefined) return 0;
+  const { cure } = material;
   const found = cure.stages.find(({ stage }) => stages.includes(stage));
-  return found ? middle(found.minutes) * thicknessFactor(name, thickness_mm ?? cure.at_mm) : 0;
+  return found ? middle(found.minutes) * thicknessFactor(material, thickness_mm ?? cure.at_mm) : 0;
 }

@@ -1,6 +1,6 @@
-import { classRow, gradeLabel, type Station, stationLabel } from "../catalogue";
+import { gradeLabel, type Station, stationLabel } from "../catalogue";
 import { walk } from "../level/walk";
-import { chosen, type Entry, is, STATION_ORDER, stationOf, type Treatment } from "../record/treatment";
+import { chosen, type Entry, is, materialTaken, STATION_ORDER, stationOf, type Treatment } from "../record/treatment";
 import { figure } from "../units";
 import { coatsLaid, layersLaid } from "./nextAct";
 import type { Plan } from "./plan";
@@ -110,7 +110,7 @@ export interface UsedRow {
 export function materialsUsed({ clocks }: Treatment): UsedRow[] {
   const what = { mixed: "layer", clamped: "joint", coated: "coat" } as const;
   return clocks.map(({ at, body }) => ({
-    material: classRow(body.class).name,
+    material: materialTaken(body).name,
     what: `${what[body.kind]} ${body.layer}`,
     at,
     parts: body.parts?.map(({ name, actual_g }) => `${name} ${figure(actual_g, 2)} g`).join(" : ") ?? "",
@@ -121,6 +121,6 @@ export function materialsUsed({ clocks }: Treatment): UsedRow[] {
 /** The chain as chosen, in words. */
 export function chainWords(treatment: Treatment): string {
   return Object.values(chosen(treatment))
-    .map((name) => classRow(name).name)
+    .map((taken) => materialTaken(taken).name)
     .join(" → ");
 }

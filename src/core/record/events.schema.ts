@@ -1,8 +1,8 @@
 import { type Static, type TProperties, Type } from "@sinclair/typebox";
 import { CLASS_ROWS, type ClassName, STATIONS } from "../catalogue";
 import { LadderSystem } from "../level/ladder.schema";
-import { ChainLink } from "../match/match.schema";
-import { STANCE_SCHEMA, SurveySchema } from "../survey/survey.schema";
+import { ChainLink, OwnProductSchema } from "../match/match.schema";
+import { DamageSchema, STANCE_SCHEMA, SurveySchema } from "../survey/survey.schema";
 import { celsius, from0, instant, name, oneOf, strict, tagged } from "../units/schema";
 
 const event = <K extends string, P extends TProperties>(kind: K, fields: P) => strict({ kind: Type.Literal(kind), ...fields });
@@ -17,6 +17,7 @@ const mm = () => Type.Number({ minimum: 0, maximum: 1000 });
 /** A class is put to work and its clock starts: a batch mixed, a joint clamped, a coat laid. */
 const started = {
   class: ClassSchema,
+  product: Type.Optional(OwnProductSchema),
   /** Layer of the fill, coat of the colour; 1 for a joint. */
   layer: Type.Integer({ minimum: 1, maximum: 200 }),
   /** Film or layer thickness that the drying is reckoned with. */
@@ -26,15 +27,20 @@ const started = {
   hands_min: minutes(),
 };
 
+/** How the damage is met where there is a choice, and why; `damage` is what is then treated, absent = no chain is needed. */
+const Decision = strict({ option: name(), reason: text(2000), damage: Type.Optional(DamageSchema) });
+export type Decision = Static<typeof Decision>;
+
 /** What can be written in the log of a treatment. The log is append-only: `withdrawn` and `corrects` refer back. */
 export const EventBody = tagged("kind", [
-  event("surveyed", { survey: SurveySchema, hands_min: minutes() }),
+  event("surveyed", { survey: SurveySchema, decision: Type.Optional(Decision), hands_min: minutes() }),
   event("matched", {
     stance: STANCE_SCHEMA,
     chain: Type.Array(ChainLink, { minItems: 1, maxItems: 20 }),
     reason: Type.Optional(Type.String({ maxLength: 2000 })),
     hands_min: minutes(),
   }),
+  event("marked", { x: Type.Number({ minimum: 0, maximum: 1 }), y: Type.Number({ minimum: 0, maximum: 1 }) }),
   event("step-done", { station: Station, step: name(), hands_min: minutes(), note: Type.Optional(Type.String({ maxLength: 2000 })) }),
   event("step-skipped", { station: Station, step: name(), reason: text(2000) }),
   event("mixed", started),

@@ -99,7 +99,11 @@ test("hands are the minutes that were recorded, and entries know their station",
   const treatment = readLog(logOf([90, surveyed()], [80, matched], [70, mixed(1)], [60, { kind: "placed", layer: 1, applied_mm: 5 }]));
   expect(handsMinutes(treatment)).toBe(40);
   expect(treatment.entries.map(stationOf)).toEqual(["survey", "match", "fill", "fill"]);
-  expect(chosen(treatment)).toEqual({ filler: "epoxy-putty", colour: "acrylic-paint", topcoat: "clear-acrylic" });
+  expect(chosen(treatment)).toEqual({
+    filler: { class: "epoxy-putty" },
+    colour: { class: "acrylic-paint" },
+    topcoat: { class: "clear-acrylic" },
+  });
 });
 
 describe("what may stand in the log", () => {

@@ -1,7 +1,9 @@
-import { type Grade, type Role, STATIONS, type Station } from "../catalogue";
+import { type Grade, type MaterialClass, materialOf, type Role, STATIONS, type Station } from "../catalogue";
 import type { ActName, StartKind } from "../cure/windows.data";
 import type { LevelEntry } from "../level/walk";
-import type { BodyOf, EventKind, LogEntry } from "./events.schema";
+import type { Taken } from "../match/match.schema";
+import type { Damage } from "../survey/measures.data";
+import type { BodyOf, Decision, EventKind, LogEntry } from "./events.schema";
 
 /** A log line with its body narrowed to one kind. */
 export type Entry<K extends EventKind = EventKind> = Omit<LogEntry, "body"> & { readonly body: BodyOf<K> };
@@ -27,6 +29,12 @@ export interface Treatment {
   /** What stands: entries that were neither withdrawn nor corrected. */
   readonly entries: readonly Entry[];
   readonly survey?: Entry<"surveyed">;
+  /** Repair, replace or leave, where it is not the first way of its kind. */
+  readonly decision?: Decision;
+  /** What is treated: the damage as surveyed, or as the decision turned it. */
+  readonly damage?: Damage;
+  /** Where the damage is on the condition map, each 0 to 1. */
+  readonly mark?: { readonly x: number; readonly y: number };
   readonly choice?: Entry<"matched">;
   readonly stations: Partial<Record<Station, StationMark>>;
   readonly steps: Readonly<Record<string, StepMark>>;
@@ -48,11 +56,17 @@ export function readLog(log: readonly LogEntry[]): Treatment {
   const entries = standingEntries(log);
   const survey = last(entries, "surveyed");
   const choice = last(entries, "matched");
+  const mark = last(entries, "marked");
+  const decision = survey?.body.decision;
+  const damage = decision?.damage ?? survey?.body.survey.damage;
   const closed = lastOf(entries, ["closed", "reopened"]);
   const ladder = last(entries, "ladder-set");
   return {
     entries,
     ...(survey ? { survey } : {}),
+    ...(decision ? { decision } : {}),
+    ...(damage ? { damage } : {}),
+    ...(mark ? { mark: { x: mark.body.x, y: mark.body.y } } : {}),
     ...(choice ? { choice } : {}),
     ...(closed && is(closed, "closed") ? { closed } : {}),
     ...(ladder ? { ladder: { from: ladder.body.from, to: ladder.body.to } } : {}),
@@ -66,9 +80,14 @@ export function readLog(log: readonly LogEntry[]): Treatment {
   };
 }
 
-/** The chosen class of each role, empty before Match. */
-export function chosen({ choice }: Treatment): Partial<Record<Role, BodyOf<"matched">["chain"][number]["class"]>> {
-  return Object.fromEntries((choice?.body.chain ?? []).map((link) => [link.role, link.class]));
+/** What was chosen for each role, empty before Match. */
+export function chosen({ choice }: Treatment): Partial<Record<Role, Taken>> {
+  return Object.fromEntries((choice?.body.chain ?? []).map(({ role, ...taken }) => [role, taken]));
+}
+
+/** A class or a jar of it, with the figures that hold for it. */
+export function materialTaken({ class: name, product }: Taken): MaterialClass {
+  return materialOf(name, product);
 }
 
 /** What of a clock's windows has been done already, as the log tells it. */
@@ -173,6 +192,7 @@ const STATION_OF: Readonly<
   Record<Exclude<EventKind, "withdrawn" | "step-done" | "step-skipped" | "station-done" | "station-skipped" | "noted">, Station>
 > = {
   surveyed: "survey",
+  marked: "survey",
   matched: "match",
   mixed: "fill",
   placed: "fill",

@@ -4,7 +4,7 @@ import { createContext, type ReactNode, useCallback, useContext, useEffect, useS
 import { send } from "../forms/send";
 
 interface Removal {
-  readonly kind: "pieces" | "treatments" | "photographs";
+  readonly kind: "pieces" | "treatments" | "photographs" | "products";
   readonly id: string;
   readonly name: string;
   /** Where to go once it is away. */

@@ -2,4 +2,5 @@
 export const DESTINATIONS = [
   { href: "/", label: "Bench", key: "b" },
   { href: "/objects", label: "Objects", key: "o" },
+  { href: "/cabinet", label: "Cabinet", key: "c" },
 ] as const;

@@ -3,12 +3,22 @@ import { useRouter } from "next/navigation";
 import { useRef, useState } from "react";
 import { useForm } from "react-hook-form";
 import { useDraft } from "../forms/draft";
-import { fieldOf, isPassing, send } from "../forms/send";
+import { isPassing, send } from "../forms/send";
 import { TextField } from "../forms/TextField";
 import { SignShape } from "../signs/Sign";
-import { missingFields, type PieceErrors, PieceFields, type PieceForm } from "./PieceFields";
+import {
+  errorsByPath,
+  missingFields,
+  missingInPart,
+  PartFields,
+  type PartForm,
+  type PieceErrors,
+  PieceFields,
+  type PieceForm,
+} from "./PieceFields";
 
 interface NewForm extends PieceForm {
+  readonly part: PartForm;
   readonly treatment_title: string;
   readonly promised: string;
 }
@@ -18,9 +28,7 @@ const EMPTY: NewForm = {
   reference: "",
   owner_reference: "",
   kind: "",
-  part: "",
-  substrate: "",
-  finish: "",
+  part: { name: "", substrate: "", finish: "" },
   treatment_title: "",
   promised: "",
 };
@@ -30,7 +38,7 @@ export function NewPiece({ title }: { title: string }) {
   const router = useRouter();
   const form = useForm<NewForm>({ defaultValues: { ...EMPTY, title } });
   const draft = useDraft(title === "" ? "new-piece" : `new-piece:${title}`, form);
-  const [errors, setErrors] = useState<PieceErrors & { treatment_title?: string; promised?: string }>({});
+  const [errors, setErrors] = useState<PieceErrors>({});
   const [trouble, setTrouble] = useState("");
   const [busy, setBusy] = useState(false);
   // one pair of ids a form: pressing twice, or again after a lost answer, makes one piece
@@ -39,6 +47,7 @@ export function NewPiece({ title }: { title: string }) {
     if (busy) return;
     const missing = {
       ...missingFields(values),
+      ...missingInPart(values.part, "part."),
       ...(values.treatment_title.trim() === "" ? { treatment_title: "Say in two words what is to be mended." } : {}),
     };
     setErrors(missing);
@@ -49,11 +58,10 @@ export function NewPiece({ title }: { title: string }) {
     }
     setBusy(true);
     ids.current ??= { id: crypto.randomUUID(), treatment_id: crypto.randomUUID() };
-    const { part, substrate, finish, promised, ...rest } = values;
+    const { promised, ...rest } = values;
     const sent = await send<{ treatment_id: string }>("POST", "/api/pieces", {
       ...ids.current,
       ...rest,
-      part: { name: part, substrate, finish },
       ...(promised ? { promised } : {}),
     });
     if (sent.ok) {
@@ -63,9 +71,7 @@ export function NewPiece({ title }: { title: string }) {
       return;
     }
     setBusy(false);
-    setErrors(
-      Object.fromEntries((sent.problem.errors ?? []).map((error) => [fieldOf(error) === "name" ? "part" : fieldOf(error), error.message])),
-    );
+    setErrors(errorsByPath(sent.problem.errors));
     setTrouble(isPassing(sent.problem) ? `${sent.problem.detail} The fields keep what you typed.` : sent.problem.detail);
   });
   return (
@@ -75,6 +81,7 @@ export function NewPiece({ title }: { title: string }) {
       {draft.restored && <p className="pb-3 font-semibold">What you typed last time was kept and is back in the fields.</p>}
       <div className="form-grid">
         <PieceFields form={form} errors={errors} />
+        <PartFields form={form} errors={errors} at="part." />
         <TextField
           label="What is to be mended?"
           field={form.register("treatment_title")}

@@ -1,38 +1,53 @@
 "use client";
-import type { UseFormReturn } from "react-hook-form";
+import type { FieldValues, Path, UseFormReturn } from "react-hook-form";
 import { FINISHES, PIECE_KINDS, SUBSTRATES } from "@/core/catalogue";
 import { SelectField } from "../forms/SelectField";
 import { TextField } from "../forms/TextField";
+
+export interface PartForm {
+  readonly name: string;
+  readonly substrate: string;
+  readonly finish: string;
+}
 
 export interface PieceForm {
   readonly title: string;
   readonly reference: string;
   readonly owner_reference: string;
   readonly kind: string;
-  readonly part: string;
-  readonly substrate: string;
-  readonly finish: string;
 }
 
-export type PieceErrors = Readonly<Partial<Record<keyof PieceForm, string>>>;
+/** What is wrong, by path: `title`, `part.name`, `parts.0.finish`. */
+export type PieceErrors = Readonly<Record<string, string>>;
 
-const REQUIRED: Readonly<Partial<Record<keyof PieceForm, string>>> = {
+const REQUIRED: Readonly<Record<string, string>> = {
   title: "Give the piece a name.",
   reference: "Give it a mark, so that it is found again.",
   kind: "Choose what kind of piece it is.",
-  part: "Name the damaged part: rim, wing, lid …",
+};
+const PART_REQUIRED: Readonly<Record<keyof PartForm, string>> = {
+  name: "Name the damaged part: rim, wing, lid …",
   substrate: "Choose what the part is made of.",
   finish: "Choose what lies on it.",
 };
 
-/** What is missing, field by field, before anything is sent. */
+/** What is missing of a piece, field by field, before anything is sent. */
 export function missingFields(values: PieceForm): PieceErrors {
-  return Object.fromEntries(Object.entries(REQUIRED).filter(([name]) => values[name as keyof PieceForm].trim() === ""));
+  return missingOf(values, REQUIRED, "");
 }
 
-/** What is known of a piece and its damaged part; the same fields for a new piece and for a correction. */
-export function PieceFields<T extends PieceForm>({ form, errors }: { form: UseFormReturn<T>; errors: PieceErrors }) {
-  const { register } = form as unknown as UseFormReturn<PieceForm>;
+export function missingInPart(part: PartForm, at: string): PieceErrors {
+  return missingOf(part, PART_REQUIRED, at);
+}
+
+function missingOf(values: object, required: Readonly<Record<string, string>>, at: string): PieceErrors {
+  const empty = Object.entries(required).filter(([name]) => ((values as Record<string, string>)[name] ?? "").trim() === "");
+  return Object.fromEntries(empty.map(([name, message]) => [at + name, message]));
+}
+
+/** What is known of a piece; the same fields for a new piece and for a correction. */
+export function PieceFields<T extends PieceForm & FieldValues>({ form, errors }: { form: UseFormReturn<T>; errors: PieceErrors }) {
+  const register = (name: keyof PieceForm) => form.register(name as Path<T>);
   return (
     <>
       <div className="span-2">
@@ -67,10 +82,19 @@ export function PieceFields<T extends PieceForm>({ form, errors }: { form: UseFo
         error={errors.kind}
         options={PIECE_KINDS.map(({ kind, label }) => [kind, label] as const)}
       />
+    </>
+  );
+}
+
+/** A part: what it is called, what it is made of, what lies on it. `at` is its path in the form, with the dot. */
+export function PartFields<T extends FieldValues>({ form, errors, at }: { form: UseFormReturn<T>; errors: PieceErrors; at: string }) {
+  const register = (name: keyof PartForm) => form.register((at + name) as Path<T>);
+  return (
+    <>
       <TextField
         label="Damaged part"
-        field={register("part")}
-        error={errors.part}
+        field={register("name")}
+        error={errors[`${at}name`]}
         hint="where it is damaged: rim, wing, lid"
         maxLength={200}
         autoComplete="off"
@@ -78,15 +102,20 @@ export function PieceFields<T extends PieceForm>({ form, errors }: { form: UseFo
       <SelectField
         label="Made of"
         field={register("substrate")}
-        error={errors.substrate}
+        error={errors[`${at}substrate`]}
         options={SUBSTRATES.map(({ substrate, label }) => [substrate, label] as const)}
       />
       <SelectField
         label="Finish on it"
         field={register("finish")}
-        error={errors.finish}
+        error={errors[`${at}finish`]}
         options={FINISHES.map(({ finish, label }) => [finish, label] as const)}
       />
     </>
   );
+}
+
+/** The errors of a problem by path, as the fields know them: `/parts/0/name` is `parts.0.name`. */
+export function errorsByPath(errors: ReadonlyArray<{ readonly path: string; readonly message: string }> = []): PieceErrors {
+  return Object.fromEntries(errors.map(({ path, message }) => [path.slice(1).replaceAll("/", "."), message]));
 }

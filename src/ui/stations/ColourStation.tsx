@@ -1,5 +1,5 @@
 "use client";
-import { classRow, ROLE_LABELS } from "@/core/catalogue";
+import { ROLE_LABELS } from "@/core/catalogue";
 import type { ActName } from "@/core/cure/windows.data";
 import type { RunningCure } from "@/core/plan/clocks";
 import type { CoatPlan, StationPlan } from "@/core/plan/plan";
@@ -50,9 +50,9 @@ export function ColourStation({ treatment, plan, coats, marks, cures, acts, done
     void log.write(
       {
         kind: "coated",
-        class: coat.class,
+        ...coat.taken,
         layer: coat.coat,
-        thickness_mm: classRow(coat.class).max_layer_mm,
+        thickness_mm: coat.material.max_layer_mm,
         climate: { temp_C: air.temp_C, rh_pct: air.rh_pct },
         hands_min: PLANNED_MIN.coat,
       },
@@ -73,21 +73,21 @@ export function ColourStation({ treatment, plan, coats, marks, cures, acts, done
         <h2>Coats</h2>
         <table className="lst inset">
           <tbody>
-            {coats.map(({ coat: number, role, class: name }) => {
+            {coats.map(({ coat: number, role, material }) => {
               const cure = cures.findLast(({ layer }) => layer === number);
               return (
                 <tr key={number} className={number === coat?.coat ? "now" : ""}>
                   <td>
                     <b>Coat {number}</b> <span className="sub">{ROLE_LABELS[role].toLowerCase()}</span>
                   </td>
-                  <td>{classRow(name).name}</td>
+                  <td>{material.name}</td>
                   <td className="num">{cure ? <Sign name="done">{wall.when(cure.start, now)}</Sign> : "–"}</td>
                 </tr>
               );
             })}
           </tbody>
         </table>
-        {coat && <Cautions of={classRow(coat.class).hazards} />}
+        {coat && <Cautions of={coat.material.hazards} />}
         {running && !done && <ClockPanel cure={running} done={acts} temp_C={air.temp_C} />}
         {coat && !done && (
           <div className="mt-3">

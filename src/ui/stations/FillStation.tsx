@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { classRow, type Finish, finishRow, middle, type Substrate, substrateRow } from "@/core/catalogue";
+import { type Finish, finishRow, middle, type Substrate, substrateRow } from "@/core/catalogue";
 import type { ActName } from "@/core/cure/windows.data";
 import type { RunningCure } from "@/core/plan/clocks";
 import { type LayerRow, layerRows } from "@/core/plan/layerRows";
@@ -67,7 +67,7 @@ function Fill({
   air,
 }: FillProps & { fill: FillPlan }) {
   const [lit, setLit] = useState<number>();
-  const row = classRow(fill.class);
+  const row = fill.material;
   const rows = layerRows(fill, { cures, placed, measured, grams });
   const running = cures.at(-1);
   const laid = running?.layer ?? 0;

@@ -1,12 +1,12 @@
 "use client";
-import { type ClassName, classRow } from "@/core/catalogue";
 import type { ActName } from "@/core/cure/windows.data";
 import { CLAMP_STEP } from "@/core/join/steps.data";
+import type { Taken } from "@/core/match/match.schema";
 import { adhesiveNeed, FILM_MM } from "@/core/plan/batch";
 import type { RunningCure } from "@/core/plan/clocks";
 import type { StationPlan } from "@/core/plan/plan";
 import { PLANNED_MIN } from "@/core/plan/planned.data";
-import { type StepMark, stepKey } from "@/core/record/treatment";
+import { materialTaken, type StepMark, stepKey } from "@/core/record/treatment";
 import { figure } from "@/core/units";
 import type { Air } from "../frame/climate";
 import { useLog } from "../treatment/TreatmentLog";
@@ -22,7 +22,7 @@ interface Props {
   readonly marks: Readonly<Record<string, StepMark>>;
   readonly done: boolean;
   readonly next: Parameters<typeof LeaveStation>[0]["next"];
-  readonly adhesive: ClassName | undefined;
+  readonly adhesive: Taken | undefined;
   readonly joint_mm2: number;
   readonly cure?: RunningCure;
   readonly acts: readonly ActName[];
@@ -51,14 +51,14 @@ export function JoinStation({ treatment, plan, marks, done, next, adhesive, join
         <StepList station="join" steps={plan.steps} marks={clamped} elsewhere={{ [CLAMP_STEP]: "starts the clock, right" }} />
       </section>
       <aside className="dusty">
-        <h2>{adhesive ? classRow(adhesive).name : "Brace"}</h2>
+        <h2>{adhesive ? materialTaken(adhesive).name : "Brace"}</h2>
         {adhesive && joint_mm2 > 0 && (
           <p className="dim">
             {figure(joint_mm2 / 100, 1)} cm² of faces, both sides; at {FILM_MM} mm of film about{" "}
             <b className="text-ink">{figure(adhesiveNeed(joint_mm2), 2)} cm³</b> of adhesive, plus what squeezes out.
           </p>
         )}
-        {adhesive && <Cautions of={[...classRow(adhesive).hazards, "clamp-force"]} />}
+        {adhesive && <Cautions of={[...materialTaken(adhesive).hazards, "clamp-force"]} />}
         {cure && <ClockPanel cure={cure} done={acts} temp_C={air.temp_C} />}
         {adhesive && (
           <div className="mt-3">
@@ -70,7 +70,7 @@ export function JoinStation({ treatment, plan, marks, done, next, adhesive, join
                 void log.write(
                   {
                     kind: "clamped",
-                    class: adhesive,
+                    ...adhesive,
                     layer: (cure?.layer ?? 0) + 1,
                     thickness_mm: FILM_MM,
                     climate: { temp_C: air.temp_C, rh_pct: air.rh_pct },

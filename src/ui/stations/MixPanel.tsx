@@ -1,6 +1,5 @@
 "use client";
 import { useState } from "react";
-import { classRow } from "@/core/catalogue";
 import { APPLY_CM3_PER_MIN, batchFor, checkWeights, RATIO_TOLERANCE_PCT, WASTE_PCT } from "@/core/plan/batch";
 import type { RunningCure } from "@/core/plan/clocks";
 import type { LayerRow } from "@/core/plan/layerRows";
@@ -41,7 +40,7 @@ export function MixPanel({ fill, layer, running, hardAt, air }: Props) {
     const climate = { temp_C: air.temp_C, rh_pct: air.rh_pct };
     const body = {
       kind: "mixed",
-      class: fill.class,
+      ...fill.taken,
       layer: layer.layer,
       thickness_mm: layer.applied_mm,
       parts,
@@ -105,7 +104,7 @@ export function MixPanel({ fill, layer, running, hardAt, air }: Props) {
           <dt>Batches, at {APPLY_CM3_PER_MIN} cm³ a minute</dt>
           <dd>{batch.batches.length === 1 ? "1" : `${batch.batches.length} of ${figure(batch.batches[0]?.total_g ?? 0, 2)} g`}</dd>
         </dl>
-        <p className="sub pb-2">{classRow(fill.class).mix.cue}</p>
+        <p className="sub pb-2">{fill.material.mix.cue}</p>
       </details>
       {waiting ? (
         <NotYet layer={running.layer} hardAt={hardAt} busy={log.busy} onStart={() => start(0)} />
@@ -164,7 +163,7 @@ function startLabel({ values, ok }: Weights, layer: number): string {
 
 /** What to add when one part ran over: never take away. */
 function RatioCheck({ fill, weights }: { fill: FillPlan; weights: Weights["values"] }) {
-  const check = checkWeights(fill.class, weights);
+  const check = checkWeights(fill.material, weights);
   if (!check) return null;
   const add = check.add.map(({ name, mass_g }) => `${figure(mass_g, 2)} g of ${name}`).join(", ");
   if (!check.within_tolerance)

@@ -1,21 +1,27 @@
-import { classRow, gradeLabel, STANCE_LABELS, stationLabel } from "@/core/catalogue";
+import { gradeLabel, STANCE_LABELS, stationLabel } from "@/core/catalogue";
 import type { BodyOf, EventBody, EventKind } from "@/core/record/events.schema";
+import { materialTaken } from "@/core/record/treatment";
 import { lossOf } from "@/core/survey/loss";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
+import { optionLabel } from "@/core/survey/options.data";
 import { figure, plain } from "@/core/units";
 
 type Sayings = { readonly [K in EventKind]: (body: BodyOf<K>) => string };
 
-const started = ({ class: name, parts }: BodyOf<"mixed" | "clamped" | "coated">) => {
+const started = ({ parts, ...taken }: BodyOf<"mixed" | "clamped" | "coated">) => {
   const grams = parts?.map((part) => `${part.name} ${figure(part.actual_g, 2)} g`).join(", ");
-  return `${classRow(name).name}${grams ? ` (${grams})` : ""}`;
+  return `${materialTaken(taken).name}${grams ? ` (${grams})` : ""}`;
 };
 
 /** Each kind of entry in the words of the log; complete by type. */
 const SAY: Sayings = {
-  surveyed: ({ survey }) => `Surveyed: ${DAMAGE_LABELS[survey.damage.kind].toLowerCase()}, ${lossOf(survey.damage).size}`,
+  surveyed: ({ survey, decision }) =>
+    `Surveyed: ${DAMAGE_LABELS[survey.damage.kind].toLowerCase()}, ${lossOf(survey.damage).size}${
+      decision ? `. ${optionLabel(decision.option)}: ${decision.reason}` : ""
+    }`,
+  marked: () => "Moved the mark on the condition map",
   matched: ({ stance, chain }) =>
-    `Chose ${chain.map((link) => classRow(link.class).name.toLowerCase()).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,
+    `Chose ${chain.map((link) => materialTaken(link).name.toLowerCase()).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,
   "step-done": ({ step, note }) => `Done: ${step.replaceAll("-", " ")}${note ? `. ${note}` : ""}`,
   "step-skipped": ({ step, reason }) => `Skipped: ${step.replaceAll("-", " ")}. ${reason}`,
   mixed: (body) => `Mixed layer ${body.layer}: ${started(body)}`,

@@ -35,7 +35,7 @@ export default async function PiecePage({ params }: PageProps<"/objects/[id]">) 
                   {readLog(treatment.log).closed ? <Sign name="done">closed</Sign> : <Sign name="to-come">open</Sign>}
                 </Link>
               ))}
-              <PieceActions id={piece.id} title={piece.title} />
+              <PieceActions id={piece.id} title={piece.title} parts={piece.parts} />
               <div className="photo-grid mt-4">
                 {photographs.map((photograph) => (
                   <PhotographFigure key={photograph.id} photograph={photograph} plain />

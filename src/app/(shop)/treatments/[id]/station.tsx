@@ -28,7 +28,6 @@ export async function stationPage(
     () => treatmentPage(id),
     (page) => {
       const { record, treatment, plan, item, now, time_zone } = page;
-      const survey = treatment.survey?.body.survey;
       const head = {
         id,
         version: record.version,
@@ -38,7 +37,7 @@ export async function stationPage(
         reference: record.reference,
         kind: record.kind,
         substrate: record.substrate,
-        size: survey ? lossOf(survey.damage).size : "",
+        size: treatment.damage ? lossOf(treatment.damage).size : "",
       };
       const stops = routeOf(treatment, plan, actAt(item.brief, now), wall(time_zone), now);
       const next = STATION_ORDER.slice(STATION_ORDER.indexOf(station) + 1).find((each) => plan?.stations[each].needed ?? true) ?? "close";

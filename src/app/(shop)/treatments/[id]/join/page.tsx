@@ -8,7 +8,7 @@ export const metadata = { title: "Join" };
 
 export default async function JoinPage({ params }: PageProps<"/treatments/[id]/join">) {
   return stationPage(params, "join", ({ id, treatment, plan, cures, air, done, next }) => {
-    if (!plan || !treatment.choice || !treatment.survey)
+    if (!plan || !treatment.choice || !treatment.damage)
       return (
         <Earlier id={id} first={treatment.survey ? "match" : "survey"} why="Join needs an adhesive. Choose the chain at Match first." />
       );
@@ -22,7 +22,7 @@ export default async function JoinPage({ params }: PageProps<"/treatments/[id]/j
         done={done}
         next={next}
         adhesive={chosen(treatment).adhesive}
-        joint_mm2={lossOf(treatment.survey.body.survey.damage).joint_mm2}
+        joint_mm2={lossOf(treatment.damage).joint_mm2}
         acts={clock ? [...actsDone(treatment, clock)] : []}
         air={air}
         {...(cure ? { cure } : {})}

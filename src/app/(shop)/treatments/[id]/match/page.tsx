@@ -1,5 +1,5 @@
 import { matchInputOf } from "@/core/plan/matchInput";
-import { MatchStation } from "@/ui/stations/MatchStation";
+import { MatchStation } from "@/ui/match/MatchStation";
 import { Earlier } from "../Earlier";
 import { stationPage } from "../station";
 

@@ -1,4 +1,4 @@
-import { SaveSurvey, SurveyStation } from "@/ui/stations/SurveyStation";
+import { SaveSurvey, SurveyStation } from "@/ui/survey/SurveyStation";
 import { type StationView, stationPage } from "../station";
 
 export const metadata = { title: "Survey" };
@@ -7,15 +7,21 @@ export default async function SurveyPage({ params }: PageProps<"/treatments/[id]
   return stationPage(params, "survey", render, <SaveSurvey />);
 }
 
-function render({ id, record, treatment, photographs }: StationView) {
+function render({ id, record, treatment, photographs, damages, map_photograph, air }: StationView) {
+  const { survey, decision, choice } = treatment;
   return (
     <SurveyStation
-      key={treatment.survey?.id}
+      key={survey?.id}
       treatment={id}
-      substrate={record.substrate}
-      finish={record.finish}
+      piece={{ kind: record.kind, substrate: record.substrate, finish: record.finish }}
+      part={record.part_name}
+      stance={choice?.body.stance ?? "reversible"}
+      temp_C={air.temp_C}
+      damages={damages}
       photographs={photographs}
-      {...(treatment.survey ? { survey: treatment.survey.body.survey, surveyEntry: treatment.survey.id } : {})}
+      {...(map_photograph ? { mapPhotograph: map_photograph } : {})}
+      {...(survey ? { survey: survey.body.survey, surveyEntry: survey.id } : {})}
+      {...(decision ? { decision } : {})}
     />
   );
 }

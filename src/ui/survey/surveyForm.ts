@@ -1,19 +1,27 @@
-import { type Damage, MEASURES, type Measure, type MeasuredKind } from "@/core/survey/measures.data";
+import type { DamageKind, EarlierGlue } from "@/core/catalogue";
+import type { Check, Limit } from "@/core/survey/inspection.data";
+import { type Damage, MEASURES, type Measure } from "@/core/survey/measures.data";
 import type { Service, Survey } from "@/core/survey/survey.schema";
-import { formatMm, parseLength, plain } from "@/core/units";
+import { parseLength, plain } from "@/core/units";
 import { parseNumber } from "../forms/parse";
 
 /** The survey as it is typed: text until it is read. */
 export interface SurveyForm {
-  readonly kind: MeasuredKind | "";
-  /** Measures by name; lengths and counts as text. */
+  readonly kind: DamageKind | "";
+  /** Measures by name; lengths, counts and choices as text. */
   readonly measures: Record<string, string>;
   readonly yesno: Record<string, boolean | undefined>;
   readonly service: Record<string, boolean | undefined>;
   readonly heat_C: string;
   readonly working_min: string;
   readonly finish_survives: boolean | undefined;
+  readonly inspected: Partial<Record<Check, string | undefined>>;
+  readonly earlier_glue: EarlierGlue | "";
+  readonly limits: Partial<Record<Limit, boolean | undefined>>;
   readonly found: string;
+  /** The way it is met; empty = the first. */
+  readonly option: string;
+  readonly option_reason: string;
 }
 
 export const EMPTY_SURVEY: SurveyForm = {
@@ -24,27 +32,40 @@ export const EMPTY_SURVEY: SurveyForm = {
   heat_C: "",
   working_min: "",
   finish_survives: undefined,
+  inspected: {},
+  earlier_glue: "",
+  limits: {},
   found: "",
+  option: "",
+  option_reason: "",
 };
 
 export type FormErrors = Readonly<Record<string, string>>;
 export type ReadSurvey = { readonly ok: true; readonly survey: Survey } | { readonly ok: false; readonly errors: FormErrors };
 
 /** A survey on record, as a form to go on from. */
-export function surveyForm({ damage, service, working_min, finish_survives, found }: Survey): SurveyForm {
+export function surveyForm(
+  { damage, service, working_min, finish_survives, inspected, earlier_glue, limits, found }: Survey,
+  decision?: { readonly option: string; readonly reason: string },
+): SurveyForm {
   const { heat_C, ...answers } = service;
   const values = Object.entries(damage).filter(([name]) => name !== "kind");
   return {
     kind: damage.kind,
     measures: Object.fromEntries(
-      values.filter(([, value]) => typeof value === "number").map(([name, value]) => [name, plain(value as number, 2)]),
+      values.flatMap(([name, value]) => (typeof value === "boolean" ? [] : [[name, typeof value === "number" ? plain(value, 4) : value]])),
     ),
     yesno: Object.fromEntries(values.filter(([, value]) => typeof value === "boolean")) as Record<string, boolean>,
     service: answers,
     heat_C: heat_C === undefined ? "" : plain(heat_C),
     working_min: working_min === undefined ? "" : plain(working_min),
     finish_survives,
+    inspected: inspected ?? {},
+    earlier_glue: earlier_glue ?? "",
+    limits: limits ?? {},
     found: found ?? "",
+    option: decision?.option ?? "",
+    option_reason: decision?.reason ?? "",
   };
 }
 
@@ -63,16 +84,33 @@ export function readSurvey(form: SurveyForm): ReadSurvey {
     errors.working_min = "Enter 1 to 600 minutes, or leave it empty.";
   if (heat_C !== undefined && !(heat_C >= -60 && heat_C <= 300)) errors.heat_C = "Enter −60 to 300 °C, or leave it empty.";
   if (!damage || Object.keys(errors).length > 0) return { ok: false, errors };
-  const answers = Object.fromEntries(Object.entries(form.service).filter(([, value]) => value !== undefined)) as Service;
   return {
     ok: true,
     survey: {
       damage,
-      service: { ...answers, ...(heat_C === undefined ? {} : { heat_C }) },
+      ...answersOf(form),
+      service: { ...(given(form.service) as Service), ...(heat_C === undefined ? {} : { heat_C }) },
       ...(working_min === undefined ? {} : { working_min }),
-      ...(form.finish_survives === undefined ? {} : { finish_survives: form.finish_survives }),
       ...(form.found.trim() === "" ? {} : { found: form.found.trim() }),
     },
+  };
+}
+
+/** The answers that need no reading, for "what this tells us" while the form is still being filled. */
+export function answersOf(form: SurveyForm): Omit<Survey, "damage" | "found" | "working_min"> {
+  const [inspected, limits] = [given(form.inspected), given(form.limits)];
+  return {
+    service: given(form.service) as Service,
+    ...(form.finish_survives === undefined ? {} : { finish_survives: form.finish_survives }),
+    ...(Object.keys(inspected).length > 0 ? { inspected } : {}),
+    ...(form.earlier_glue === "" ? {} : { earlier_glue: form.earlier_glue }),
+    ...(Object.keys(limits).length > 0 ? { limits } : {}),
+  };
+}
+
+function given<T extends object>(answers: T): { [K in keyof T]: Exclude<T[K], undefined> } {
+  return Object.fromEntries(Object.entries(answers).filter(([, value]) => value !== undefined)) as {
+    [K in keyof T]: Exclude<T[K], undefined>;
   };
 }
 
@@ -86,50 +124,40 @@ function readDamage(form: SurveyForm, errors: Record<string, string>): Damage | 
     errors.kind = "Choose what is wrong first.";
     return undefined;
   }
-  const values = MEASURES[form.kind].map((measure: Measure) => [measure.name, READERS[measure.type](measure, form, errors)] as const);
+  const values = MEASURES[form.kind].map((measure: Measure) => [measure.name, read(measure, form, errors)] as const);
   if (values.some(([name]) => errors[name] !== undefined)) return undefined;
   return { kind: form.kind, ...Object.fromEntries(values.filter(([, value]) => value !== undefined)) } as Damage;
 }
 
-type Reader = (measure: Measure, form: SurveyForm, errors: Record<string, string>) => number | boolean | undefined;
-
-const READERS: { readonly [T in Measure["type"]]: Reader } = {
-  length: (measure, { measures }, errors) => {
-    const text = measures[measure.name] ?? "";
-    if (text.trim() === "") return missing(measure, errors);
-    const parsed = parseLength(text);
-    if (!parsed.ok) errors[measure.name] = parsed.message;
-    return parsed.ok ? inRange(measure, parsed.value, formatMm, errors) : undefined;
-  },
-  count: (measure, { measures }, errors) => {
-    const text = measures[measure.name] ?? "";
-    if (text.trim() === "") return missing(measure, errors);
-    const parsed = parseNumber(text);
-    if (!parsed.ok || !Number.isInteger(parsed.value)) {
-      errors[measure.name] = "Enter a whole number.";
-      return undefined;
-    }
-    return inRange(measure, parsed.value, String, errors);
-  },
-  yesno: (measure, { yesno }, errors) => {
+function read(measure: Measure, { measures, yesno }: SurveyForm, errors: Record<string, string>): number | boolean | string | undefined {
+  const text = measures[measure.name] ?? "";
+  if (measure.type === "yesno") {
     const value = yesno[measure.name];
     if (value === undefined) errors[measure.name] = "Say Yes or No.";
     return value;
-  },
-};
-
-function missing({ name, optional }: Measure, errors: Record<string, string>): undefined {
-  if (!optional) errors[name] = "Measure this and enter it.";
-  return undefined;
+  }
+  if (text.trim() === "") {
+    if (!measure.optional) errors[measure.name] = "Measure this and enter it.";
+    return undefined;
+  }
+  if (measure.type === "choice") return text;
+  const parsed = measure.type === "length" ? parseLength(text) : parseNumber(text);
+  if (!parsed.ok) {
+    errors[measure.name] = parsed.message;
+    return undefined;
+  }
+  if (measure.type === "count" && !Number.isInteger(parsed.value)) {
+    errors[measure.name] = "Enter a whole number.";
+    return undefined;
+  }
+  return inRange(measure, parsed.value, errors);
 }
 
-function inRange(
-  { name, label, min, max }: Measure,
-  value: number,
-  format: (n: number) => string,
-  errors: Record<string, string>,
-): number | undefined {
+type Sized = Extract<Measure, { min: number }>;
+
+function inRange({ name, label, type, unit, min, max }: Sized, value: number, errors: Record<string, string>): number | undefined {
   if (value >= min && value <= max) return value;
+  const format = (n: number) => (type === "length" ? `${plain(n, 3)} mm` : `${plain(n, 2)} ${unit}`.trim());
   errors[name] =
     value > max
       ? `${format(value)} is more than we plan for (${label.toLowerCase()}, ${format(max)} at most). Check the unit, or refer the piece.`

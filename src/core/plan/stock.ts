@@ -1,0 +1,156 @@
+import { type ClassName, classRow, type Figures, type MaterialClass, materialOf, middle, type Role } from "../catalogue";
+import type { Jar } from "../match/case";
+import type { Taken } from "../match/match.schema";
+import { chosen, materialTaken, type Treatment } from "../record/treatment";
+import { lossOf } from "../survey/loss";
+import { adhesiveNeed, layerNeed, WASTE_PCT } from "./batch";
+import type { Plan } from "./plan";
+
+/** A jar, tube or bag. Grams; dates as `2026-10-07`. */
+export interface StockLot {
+  readonly id: string;
+  readonly label: string;
+  readonly size_g: number;
+  readonly left_g: number;
+  readonly opened?: string;
+  readonly expires?: string;
+  readonly price_eur?: number;
+  readonly version: number;
+}
+
+/** A product of the shop's own with what is left of it. */
+export interface StockProduct {
+  readonly id: string;
+  readonly class: ClassName;
+  readonly name: string;
+  readonly figures: Figures;
+  readonly version: number;
+  readonly lots: readonly StockLot[];
+}
+
+const DAY_MS = 86_400_000;
+
+/** Days until a date has passed; negative when it has. */
+export function daysUntil(date: string, now: number): number {
+  return Math.floor((Date.parse(`${date}T23:59:59Z`) - now) / DAY_MS);
+}
+
+/** What Match may take from the cabinet: grams that have not gone off, and how long the freshest of them lasts. */
+export function jarsOf(products: readonly StockProduct[], now: number): Jar[] {
+  return products.map(({ id, class: name, name: called, figures, lots }) => {
+    const full = lots.filter(({ left_g }) => left_g > 0);
+    const good = full.filter(({ expires }) => expires === undefined || daysUntil(expires, now) >= 0);
+    const counted = good.length > 0 ? good : full;
+    const ends = counted.flatMap(({ expires }) => (expires === undefined ? [] : [daysUntil(expires, now)]));
+    const endless = ends.length < counted.length;
+    return {
+      id,
+      class: name,
+      name: called,
+      figures,
+      left_g: counted.reduce((sum, { left_g }) => sum + left_g, 0),
+      ...(endless || ends.length === 0 ? {} : { days_left: Math.max(...ends) }),
+    };
+  });
+}
+
+/** What an open treatment will still take of a material. */
+export interface Need {
+  readonly treatment: string;
+  readonly piece: string;
+  readonly role: Role;
+  readonly class: ClassName;
+  readonly product?: string;
+  readonly grams: number;
+}
+
+/** Grams that the rest of a treatment takes; what is done takes nothing more. */
+export function needsOf(of: { readonly id: string; readonly piece: string }, treatment: Treatment, plan: Plan | undefined): Need[] {
+  if (!plan || treatment.closed) return [];
+  const links = Object.entries(chosen(treatment)) as [Role, Taken][];
+  return links.flatMap(([role, taken]) => {
+    const cm3 = NEED_CM3[role]?.(treatment, plan) ?? 0;
+    if (cm3 <= 0) return [];
+    const grams = cm3 * (1 + WASTE_PCT / 100) * middle(materialTaken(taken).density);
+    return [
+      { treatment: of.id, piece: of.piece, role, class: taken.class, grams, ...(taken.product ? { product: taken.product.id } : {}) },
+    ];
+  });
+}
+
+const isOpen = (treatment: Treatment, station: "join" | "fill" | "colour") => treatment.stations[station] === undefined;
+/** A coat reaches past the loss on all sides. */
+const COAT_SPREAD = 4;
+
+function coatsToCome(role: "colour" | "topcoat"): (treatment: Treatment, plan: Plan) => number {
+  return (treatment, { coats, facts, fill }) => {
+    if (!isOpen(treatment, "colour") || !treatment.damage) return 0;
+    const laid = Math.max(0, ...treatment.clocks.filter(({ body }) => body.kind === "coated").map(({ body }) => body.layer));
+    const film = facts.chain[role]?.max_layer_mm ?? 0;
+    const area = (fill?.loss ?? lossOf(treatment.damage)).opening_mm2 * COAT_SPREAD;
+    return (coats.filter((coat) => coat.role === role && coat.coat > laid).length * area * film) / 1000;
+  };
+}
+
+const NEED_CM3: { readonly [R in Role]?: (treatment: Treatment, plan: Plan) => number } = {
+  adhesive: (treatment) =>
+    isOpen(treatment, "join") && treatment.damage && !treatment.clocks.some(({ body }) => body.kind === "clamped")
+      ? adhesiveNeed(lossOf(treatment.damage).joint_mm2)
+      : 0,
+  filler: (treatment, { fill }) => {
+    if (!fill || !isOpen(treatment, "fill")) return 0;
+    const laid = Math.max(0, ...treatment.clocks.filter(({ body }) => body.kind === "mixed").map(({ body }) => body.layer));
+    return Math.max(0, fill.count - laid) * layerNeed(fill);
+  },
+  colour: coatsToCome("colour"),
+  topcoat: coatsToCome("topcoat"),
+};
+
+/** Needs that this product would meet: those that chose it, and those that chose its class without naming a jar. */
+export function wantedFrom({ id, class: name }: Pick<StockProduct, "id" | "class">, needs: readonly Need[]): Need[] {
+  return needs.filter((need) => (need.product === undefined ? need.class === name : need.product === id));
+}
+
+/** A lot that will have gone off before it is used up. */
+export interface GoingOff {
+  readonly product: StockProduct;
+  readonly lot: StockLot;
+  readonly days: number;
+  /** What goes to waste, in euro, from the lot's own price or the middle of its class's. */
+  readonly worth_eur: number;
+  readonly wanted: readonly Need[];
+  /** Grams that nobody on the list wants. */
+  readonly over_g: number;
+}
+
+/** Within this many days a lot is asked after. */
+export const SOON_DAYS = 60;
+
+/** What will go off before it is used, what goes first first. */
+export function goingOff(products: readonly StockProduct[], needs: readonly Need[], now: number): GoingOff[] {
+  return products
+    .flatMap((product) => product.lots.flatMap((lot) => lotGoingOff(product, lot, wantedFrom(product, needs), now)))
+    .sort((a, b) => a.days - b.days);
+}
+
+function lotGoingOff(product: StockProduct, lot: StockLot, wanted: readonly Need[], now: number): GoingOff[] {
+  if (lot.expires === undefined || lot.left_g <= 0) return [];
+  const days = daysUntil(lot.expires, now);
+  const over_g = lot.left_g - wanted.reduce((sum, { grams }) => sum + grams, 0);
+  if (days > SOON_DAYS || over_g <= 0) return [];
+  const per_g = lot.price_eur !== undefined && lot.size_g > 0 ? lot.price_eur / lot.size_g : middle(rowOf(product).price_eur_kg) / 1000;
+  return [{ product, lot, days, worth_eur: over_g * per_g, wanted, over_g }];
+}
+
+/** The material that a product is, with its own figures. */
+export function rowOf({ class: name, name: called, figures }: Pick<StockProduct, "class" | "name" | "figures">): MaterialClass {
+  return materialOf(name, { name: called, figures });
+}
+
+/** When a jar opened on `opened` goes off by its class, where its own date is not known: the short end of the range. */
+export function expiryByClass(name: ClassName, opened: string): string {
+  const [months] = classRow(name).shelf_months;
+  const end = new Date(`${opened}T12:00:00Z`);
+  end.setUTCDate(end.getUTCDate() + Math.round(months * 30.4));
+  return end.toISOString().slice(0, 10);
+}

@@ -1,0 +1,168 @@
+"use client";
+import Link from "next/link";
+import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
+import type { PieceKind } from "@/core/catalogue";
+import { Segmented } from "../forms/Segmented";
+import { PieceIcon } from "../signs/PieceIcon";
+import { Sign } from "../signs/Sign";
+import { useLog } from "../treatment/TreatmentLog";
+
+export interface DamageMark {
+  readonly id: string;
+  readonly title: string;
+  readonly part: string;
+  readonly size: string;
+  readonly closed: boolean;
+  readonly mark?: { readonly x: number; readonly y: number };
+}
+
+interface Props {
+  readonly kind: PieceKind;
+  readonly damages: readonly DamageMark[];
+  readonly photograph?: { readonly id: string; readonly caption: string };
+  /** The treatment whose own mark may be moved here; absent = nothing moves. */
+  readonly own?: string;
+}
+
+type Place = { readonly x: number; readonly y: number };
+const STEP = 0.01;
+const FAR = 0.05;
+const MOVES: Readonly<Record<string, Place>> = {
+  ArrowLeft: { x: -1, y: 0 },
+  ArrowRight: { x: 1, y: 0 },
+  ArrowUp: { x: 0, y: -1 },
+  ArrowDown: { x: 0, y: 1 },
+};
+/** A mark that nobody has placed stands in the row at the foot. */
+const unplaced = (i: number): Place => ({ x: Math.min(0.06 + i * 0.1, 0.94), y: 0.94 });
+const within = (n: number) => Math.min(1, Math.max(0, Math.round(n * 1000) / 1000));
+
+/** Where the damages are: numbered marks on the photograph or a plain outline; marks stay where they are when the two are swapped. */
+export function ConditionMap({ kind, damages, photograph, own }: Props) {
+  const [face, setFace] = useState<"photograph" | "outline">(photograph ? "photograph" : "outline");
+  const shown = photograph && face === "photograph" ? photograph : undefined;
+  return (
+    <section aria-label="Condition map">
+      <div className="flex items-center justify-between gap-3 pb-2">
+        <h2>Condition map</h2>
+        {photograph && (
+          <Segmented
+            label="Drawn on"
+            value={face}
+            options={[
+              ["photograph", "Photograph"],
+              ["outline", "Outline"],
+            ]}
+            onChange={setFace}
+          />
+        )}
+      </div>
+      <div className="map">
+        {shown ? <img src={`/api/photographs/${shown.id}`} alt={shown.caption || "the piece"} /> : <PieceIcon kind={kind} size={250} />}
+        {damages.map((damage, i) =>
+          damage.id === own ? (
+            <OwnMark
+              key={damage.id}
+              number={i + 1}
+              title={damage.title}
+              place={damage.mark ?? unplaced(i)}
+              placed={damage.mark !== undefined}
+            />
+          ) : (
+            <Mark key={damage.id} number={i + 1} place={damage.mark ?? unplaced(i)} />
+          ),
+        )}
+      </div>
+      <ol className="map-list">
+        {damages.map((damage, i) => (
+          <li key={damage.id} className={damage.id === own ? "here" : ""}>
+            <span className={`map-no ${damage.id === own ? "own" : ""}`}>{i + 1}</span>
+            {damage.id === own ? (
+              <b className="clamp-3">{damage.title}</b>
+            ) : (
+              <Link className="link clamp-3" href={`/treatments/${damage.id}/survey`}>
+                {damage.title}
+              </Link>
+            )}
+            <span className="sub text-right">
+              {damage.closed ? <Sign name="done">closed</Sign> : [damage.part, damage.size].filter(Boolean).join(", ")}
+            </span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+function Mark({ number, place }: { number: number; place: Place }) {
+  return (
+    <span className="map-mark" style={at(place)}>
+      <span className="map-dot" />
+      <span className="map-no">{number}</span>
+    </span>
+  );
+}
+
+const at = ({ x, y }: Place) => ({ left: `${x * 100}%`, top: `${y * 100}%` });
+
+/** The mark of this damage: dragged, or moved by arrow keys (with Shift five times as far) and put down with Enter. */
+function OwnMark({ number, title, place, placed }: { number: number; title: string; place: Place; placed: boolean }) {
+  const log = useLog();
+  const [moving, setMoving] = useState<Place>();
+  const dragged = useRef(false);
+  const shown = moving ?? place;
+  const put = async (to: Place) => {
+    setMoving(to);
+    await log.write({ kind: "marked", ...to });
+    setMoving(undefined);
+  };
+  const drag = (event: PointerEvent<HTMLButtonElement>) => {
+    const box = event.currentTarget.parentElement?.getBoundingClientRect();
+    if (!dragged.current || !box) return;
+    setMoving({ x: within((event.clientX - box.left) / box.width), y: within((event.clientY - box.top) / box.height) });
+  };
+  const step = (event: KeyboardEvent) => {
+    const by = MOVES[event.key];
+    if (event.key === "Enter" && moving) {
+      event.preventDefault();
+      void put(moving);
+    }
+    if (event.key === "Escape") setMoving(undefined);
+    if (!by) return;
+    event.preventDefault();
+    const size = event.shiftKey ? FAR : STEP;
+    setMoving({ x: within(shown.x + by.x * size), y: within(shown.y + by.y * size) });
+  };
+  const drop = () => {
+    const was = dragged.current;
+    dragged.current = false;
+    if (was && moving) void put(moving);
+  };
+  return (
+    <>
+      <button
+        type="button"
+        className="map-mark own"
+        style={at(shown)}
+        aria-label={`Mark ${number}, ${title}, ${Math.round(shown.x * 100)} % across, ${Math.round(shown.y * 100)} % down. Arrow keys move it, Enter puts it down.`}
+        disabled={log.busy}
+        onPointerDown={(event) => {
+          dragged.current = true;
+          event.currentTarget.setPointerCapture(event.pointerId);
+        }}
+        onPointerMove={drag}
+        onPointerUp={drop}
+        onPointerCancel={() => {
+          dragged.current = false;
+          setMoving(undefined);
+        }}
+        onKeyDown={step}
+        onBlur={() => moving && !dragged.current && void put(moving)}
+      >
+        <span className="map-dot" />
+        <span className="map-no own">{number}</span>
+      </button>
+      {!placed && moving === undefined && <span className="map-hint">Drag mark {number} to the damage</span>}
+    </>
+  );
+}

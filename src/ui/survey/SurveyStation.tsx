@@ -1,0 +1,172 @@
+"use client";
+import { useRouter } from "next/navigation";
+import { useDeferredValue, useMemo, useState } from "react";
+import { useForm } from "react-hook-form";
+import { type Finish, finishRow, type PieceKind, type Stance, type Substrate, substrateRow } from "@/core/catalogue";
+import { type ComparedOption, compareOptions } from "@/core/plan/options";
+import { PLANNED_MIN } from "@/core/plan/planned.data";
+import type { Decision } from "@/core/record/events.schema";
+import { lossOf } from "@/core/survey/loss";
+import { DAMAGE_LABELS } from "@/core/survey/measures.data";
+import type { Survey } from "@/core/survey/survey.schema";
+import { figure } from "@/core/units";
+import { useDraft } from "../forms/draft";
+import { fieldOf } from "../forms/send";
+import { TextField } from "../forms/TextField";
+import { Photographs, type PhotographView } from "../stations/Photographs";
+import { useLog } from "../treatment/TreatmentLog";
+import { Inspection, Use } from "./Answers";
+import { ConditionMap, type DamageMark } from "./ConditionMap";
+import { KindField, MeasureFields } from "./DamageFields";
+import { Sketch } from "./Sketch";
+import { drawable, EMPTY_SURVEY, type FormErrors, readSurvey, type SurveyForm, surveyForm } from "./surveyForm";
+import { Tells } from "./Tells";
+import { Ways } from "./Ways";
+
+interface Props {
+  readonly treatment: string;
+  readonly piece: { readonly kind: PieceKind; readonly substrate: Substrate; readonly finish: Finish };
+  readonly part: string;
+  readonly stance: Stance;
+  readonly temp_C: number;
+  readonly survey?: Survey;
+  readonly surveyEntry?: string;
+  readonly decision?: Decision;
+  readonly damages: readonly DamageMark[];
+  readonly mapPhotograph?: { readonly id: string; readonly caption: string };
+  readonly photographs: readonly PhotographView[];
+}
+
+const FORM_ID = "survey-form";
+
+/** Survey: where the damage is, what is wrong with measurements, how the piece is used, what was seen, and how to meet it. */
+export function SurveyStation(props: Props) {
+  const { treatment, piece, part, stance, temp_C, survey, surveyEntry, decision, damages, mapPhotograph, photographs } = props;
+  const router = useRouter();
+  const log = useLog();
+  const form = useForm<SurveyForm>({ defaultValues: survey ? surveyForm(survey, decision) : EMPTY_SURVEY });
+  const draft = useDraft(`survey:${treatment}`, form);
+  const [errors, setErrors] = useState<FormErrors>({});
+  const values = form.watch();
+  const told: FormErrors = { ...Object.fromEntries(log.errors.map((error) => [fieldOf(error), error.message])), ...errors };
+  const options = useOptions(values, piece, stance, temp_C);
+  const [on, finish] = [substrateRow(piece.substrate), finishRow(piece.finish)];
+  const save = async () => {
+    const typed = form.getValues();
+    const read = readSurvey(typed);
+    const chosen = options.find(({ option }) => option === typed.option) ?? options[0];
+    const wrong: Record<string, string> = read.ok ? {} : { ...read.errors };
+    if (chosen && chosen !== options[0] && typed.option_reason.trim() === "") wrong.option_reason = "Say why, in a few words.";
+    setErrors(wrong);
+    if (!read.ok || Object.keys(wrong).length > 0) {
+      requestAnimationFrame(() => document.querySelector<HTMLElement>("[aria-invalid=true]")?.focus());
+      return;
+    }
+    const decision = chosen && chosen !== options[0] ? decided(chosen, typed) : undefined;
+    const body = { kind: "surveyed", survey: read.survey, hands_min: PLANNED_MIN.survey, ...(decision ? { decision } : {}) } as const;
+    if (!(await log.write(body, surveyEntry ? { corrects: surveyEntry } : {}))) return;
+    draft.clear();
+    router.push(`/treatments/${treatment}/${decision && !decision.damage ? "ready" : "match"}`);
+  };
+  const part_ = { form, values, errors: told };
+  return (
+    <form
+      id={FORM_ID}
+      onSubmit={(event) => {
+        event.preventDefault();
+        void save();
+      }}
+      noValidate
+    >
+      <div className="survey-top">
+        <div className="col-rule">
+          <ConditionMap kind={piece.kind} damages={damages} own={treatment} {...(mapPhotograph ? { photograph: mapPhotograph } : {})} />
+          <Photographs treatment={treatment} photographs={photographs} moment="before" />
+        </div>
+        <div>
+          <div className="survey-damage">
+            <div>
+              <KindField {...part_} />
+              <Drawing values={values} substrate={piece.substrate} finish={piece.finish} part={part} />
+            </div>
+            <section aria-label="Damage">
+              <MeasureFields {...part_} />
+            </section>
+          </div>
+          <div className="survey-answers">
+            <Use {...part_} />
+            <Inspection {...part_} on={on} finish={finish} />
+            <div>
+              <Tells values={values} on={on} finish={finish} />
+              <div className="mt-4">
+                <TextField label="What you saw" field={form.register("found")} hint="in your words, for the next restorer" long />
+              </div>
+              {draft.restored && <p className="fld-note mt-1">What you typed last time was kept and is back in the fields.</p>}
+            </div>
+          </div>
+        </div>
+      </div>
+      <Ways {...part_} options={options} />
+    </form>
+  );
+}
+
+function decided({ option, damage }: ComparedOption, { option_reason }: SurveyForm): Decision {
+  return { option, reason: option_reason.trim(), ...(damage ? { damage } : {}) };
+}
+
+/** The ways to meet what is typed, worked out behind the typing. */
+function useOptions(values: SurveyForm, piece: Props["piece"], stance: Stance, temp_C: number): readonly ComparedOption[] {
+  const key = useDeferredValue(JSON.stringify(values));
+  return useMemo(() => {
+    const read = readSurvey(JSON.parse(key) as SurveyForm);
+    return read.ok ? compareOptions(piece, read.survey, stance, temp_C) : [];
+  }, [key, piece, stance, temp_C]);
+}
+
+/** The main action of Survey; it stands in the head, always in sight. */
+export function SaveSurvey() {
+  const log = useLog();
+  return (
+    <button type="submit" form={FORM_ID} className="btn go" disabled={log.busy}>
+      {log.busy ? "Saving …" : "Save, go to Match"}
+    </button>
+  );
+}
+
+function Drawing({ values, substrate, finish, part }: { values: SurveyForm; substrate: Substrate; finish: Finish; part: string }) {
+  const damage = drawable(values);
+  const row = substrateRow(substrate);
+  const under = `${part}: ${row.label.toLowerCase()}, ${finishRow(finish).label.toLowerCase()},`;
+  if (!damage)
+    return (
+      <div className="photo-slot mt-2" style={{ aspectRatio: "16 / 9" }}>
+        <p className="dim px-6 text-center">
+          <b className="text-ink">Drawn from your numbers</b>
+          <br />
+          As soon as the measurements are complete, the damage stands here in scale, so that a 60 typed for a 6 is seen.
+        </p>
+      </div>
+    );
+  const loss = lossOf(damage);
+  return (
+    <div className="mt-2">
+      <Sketch damage={damage} hatch={row.hatch} substrate={under} width={500} height={270} />
+      <p className="text-[15px] leading-[20px]">
+        <b>
+          {DAMAGE_LABELS[damage.kind]}, {loss.size}
+        </b>
+        {loss.volume_cm3 > 0 && (
+          <>
+            , about <b>{figure(loss.volume_cm3, 2)} cm³</b> to fill (simple solids; real breaks differ by some 15 %)
+          </>
+        )}
+        {loss.joint_mm2 > 0 && (
+          <>
+            , <b>{figure(loss.joint_mm2 / 100, 1)} cm²</b> of faces to bond
+          </>
+        )}
+      </p>
+    </div>
+  );
+}

@@ -1,0 +1,163 @@
+import { LockMode } from "@mikro-orm/core";
+import { type ClassName, type Figures, figureErrors } from "@/core/catalogue";
+import { type GoingOff, goingOff, jarsOf, type Need, needsOf, type StockProduct } from "@/core/plan/stock";
+import { type CabinetLine, type LineError, readCabinetCsv, writeCabinetCsv } from "@/formats/cabinetCsv";
+import { type IProduct, Lot, Product } from "@/store/entities";
+import { type Em, em as openEm } from "@/store/orm";
+import { cabinet, openTreatments } from "@/store/queries";
+import { planOf } from "@/core/plan/plan";
+import { readLog } from "@/core/record/treatment";
+import { LotEdit, NewLot, NewProduct, ProductEdit } from "./inputs.schema";
+import { once } from "./once";
+import { parse } from "./parse";
+import { collided, invalid, notFound } from "./problems";
+
+export interface CabinetPage {
+  readonly products: readonly StockProduct[];
+  /** What the open treatments will still take. */
+  readonly needs: readonly Need[];
+  readonly going_off: readonly GoingOff[];
+  readonly now: number;
+}
+
+export async function cabinetPage(now: Date): Promise<CabinetPage> {
+  const em = await openEm();
+  const [products, open] = await Promise.all([cabinet(em), openTreatments(em)]);
+  const needs = open.flatMap((record) => {
+    const treatment = readLog(record.log);
+    return needsOf({ id: record.id, piece: record.piece_title }, treatment, planOf(record, treatment));
+  });
+  return { products, needs, going_off: goingOff(products, needs, now.getTime()), now: now.getTime() };
+}
+
+/** What Match may take from. */
+export async function shelfJars(now: Date) {
+  return jarsOf(await cabinet(await openEm()), now.getTime());
+}
+
+/** Put a product with its first jar in; a repeat with the same id is answered, not doubled. */
+export async function addProduct(input: unknown, now: Date): Promise<{ id: string }> {
+  const { id, lot, ...product } = parse(NewProduct, input);
+  checkFigures(product.class, product.figures);
+  await once(async (tx) => {
+    if (await tx.findOne(Product, id)) return;
+    await refuseTwin(tx, product);
+    const made = tx.create(Product, { id, ...trimmed(product), createdAt: now, version: 1 });
+    tx.create(Lot, { product: made, ...lotColumns(lot), id: lot.id, version: 1 });
+  });
+  return { id };
+}
+
+/** Change what is known of a product. @throws {WorkProblem} 409 when it was changed since it was read */
+export async function editProduct(id: string, input: unknown): Promise<{ version: number }> {
+  const { version, ...fields } = parse(ProductEdit, input);
+  checkFigures(fields.class, fields.figures);
+  const em = await openEm();
+  return em.transactional(async (tx) => {
+    const product = await heldProduct(tx, id);
+    if (product.version !== version) throw collided("This product was changed in another window since you opened it.");
+    await refuseTwin(tx, fields, id);
+    tx.assign(product, { ...trimmed(fields), version: version + 1 });
+    return { version: version + 1 };
+  });
+}
+
+export async function addLot(productId: string, input: unknown): Promise<{ id: string }> {
+  const lot = parse(NewLot, input);
+  await once(async (tx) => {
+    if (await tx.findOne(Lot, lot.id)) return;
+    const product = await heldProduct(tx, productId);
+    if (await tx.findOne(Lot, { product: productId, label: lot.label.trim() }))
+      throw invalid([{ path: "/label", message: `a lot “${lot.label.trim()}” is here already` }]);
+    tx.create(Lot, { product, ...lotColumns(lot), id: lot.id, version: 1 });
+  });
+  return { id: lot.id };
+}
+
+/** Weigh a jar, or correct what is known of it. @throws {WorkProblem} 409 when it was changed since it was read */
+export async function editLot(id: string, input: unknown): Promise<{ version: number }> {
+  const { version, ...fields } = parse(LotEdit, input);
+  const em = await openEm();
+  return em.transactional(async (tx) => {
+    const lot = await tx.findOne(Lot, id, { lockMode: LockMode.PESSIMISTIC_WRITE });
+    if (!lot) throw notFound("This jar");
+    if (lot.version !== version) throw collided("This jar was weighed in another window since you opened it.");
+    tx.assign(lot, { ...lotColumns(fields), version: version + 1 });
+    return { version: version + 1 };
+  });
+}
+
+export interface Imported {
+  readonly products: number;
+  readonly lots: number;
+  /** Lines that were left out, because the user said so. */
+  readonly left_out: readonly LineError[];
+}
+
+/**
+ * Take a cabinet in from CSV: all of it, or with one bad line nothing, unless `skip_bad` says to leave those out.
+ * A lot that is here already, by product and label, is brought to what the file says.
+ * @throws {WorkProblem} 422 with an error for each line that is wrong
+ */
+export async function importCabinet(text: string, skip_bad: boolean, now: Date): Promise<Imported> {
+  const { lines, errors } = readCabinetCsv(text);
+  if (errors.length > 0 && (!skip_bad || lines.length === 0)) throw invalid(errors.map(pathOf), wrongLines(errors, lines.length));
+  const bad = new Set(errors.map(({ line }) => line));
+  const good = lines.filter(({ line }) => !bad.has(line));
+  const em = await openEm();
+  const products = await em.transactional((tx) => keepLines(tx, good, now));
+  return { products, lots: good.length, left_out: errors };
+}
+
+export async function exportCabinet(): Promise<string> {
+  return writeCabinetCsv(await cabinet(await openEm()));
+}
+
+const pathOf = ({ line, column, message }: LineError) => ({ path: `/lines/${line}${column ? `/${column}` : ""}`, message });
+
+function wrongLines(errors: readonly LineError[], right: number): string {
+  const count = new Set(errors.map(({ line }) => line)).size;
+  return `${count === 1 ? "1 line is" : `${count} lines are`} wrong, so nothing was taken in. ${right} ${right === 1 ? "is" : "are"} right.`;
+}
+
+async function keepLines(tx: Em, lines: readonly CabinetLine[], now: Date): Promise<number> {
+  const known = await tx.find(Product, { deletedAt: null }, { populate: ["lots"] });
+  const keyOf = (product: { class: ClassName; name: string }) => `${product.class} ${product.name.toLowerCase()}`;
+  const byKey = new Map<string, IProduct>(known.map((product) => [keyOf(product), product]));
+  const touched = new Set<IProduct>();
+  for (const { name, class: material, figures, lot } of lines) {
+    const here = byKey.get(keyOf({ class: material, name }));
+    const product = here ?? tx.create(Product, { id: crypto.randomUUID(), class: material, name, figures, createdAt: now, version: 1 });
+    if (here && !touched.has(here)) tx.assign(here, { figures, version: here.version + 1 });
+    byKey.set(keyOf(product), product);
+    touched.add(product);
+    const jar = here?.lots.getItems().find(({ label }) => label === lot.label);
+    if (jar) tx.assign(jar, { ...lotColumns(lot), version: jar.version + 1 });
+    else tx.create(Lot, { id: crypto.randomUUID(), product, ...lotColumns(lot), version: 1 });
+  }
+  return touched.size;
+}
+
+async function heldProduct(tx: Em, id: string): Promise<IProduct> {
+  const product = await tx.findOne(Product, { id, deletedAt: null }, { lockMode: LockMode.PESSIMISTIC_WRITE });
+  if (!product) throw notFound("This product");
+  return product;
+}
+
+/** Two products of one class and name could not be told apart in a list. */
+async function refuseTwin(tx: Em, { class: material, name }: { class: ClassName; name: string }, own?: string): Promise<void> {
+  const twins = await tx.find(Product, { class: material, deletedAt: null, ...(own ? { id: { $ne: own } } : {}) });
+  if (twins.some((twin) => twin.name.toLowerCase() === name.trim().toLowerCase()))
+    throw invalid([{ path: "/name", message: "is in the cabinet already: add a jar to it" }]);
+}
+
+function checkFigures(material: ClassName, figures: Figures): void {
+  const errors = Object.entries(figureErrors(material, figures)).map(([figure, message]) => ({ path: `/figures/${figure}`, message }));
+  if (errors.length > 0) throw invalid(errors);
+}
+
+const trimmed = <T extends { name: string }>(fields: T): T => ({ ...fields, name: fields.name.trim() });
+
+function lotColumns({ label, size_g, left_g, opened, expires, price_eur }: CabinetLine["lot"]) {
+  return { label: label.trim(), sizeG: size_g, leftG: left_g, opened: opened ?? null, expires: expires ?? null, priceEur: price_eur ?? null };
+}
