@@ -5,6 +5,7 @@ import { readDossier, shiftDossier } from "../src/formats/dossier";
 import { config } from "../src/store/config";
 import { closeStore, em } from "../src/store/orm";
 import { isEmpty } from "../src/store/queries";
+import { importCabinet } from "../src/work/cabinet";
 import { importDossier } from "../src/work/dossiers";
 
 const DEMO = path.resolve(process.cwd(), "demo");
@@ -27,7 +28,16 @@ async function loadDemo(): Promise<void> {
     if (!read.ok) throw new Error(`${file}: ${read.detail} ${JSON.stringify(read.errors)}`);
     await importDossier(shiftDossier(read.dossier, now - Date.parse(read.dossier.exported_at)));
   }
-  console.log(`The demo world is in: ${files.length} pieces.`);
+  const jars = await importCabinet(shiftDates(await readFile(path.join(DEMO, "cabinet.csv"), "utf8"), now), false, new Date(now));
+  console.log(`The demo world is in: ${files.length} treatments, ${jars.lots} jars.`);
+}
+
+/** The demo's present, as `demo/make.ts` sets it. */
+const DEMO_DAY = Date.parse("2026-10-07T12:00:00Z");
+
+/** Every date of a list moved by as many days as have passed since the demo's present. */
+function shiftDates(text: string, now: number): string {
+  return text.replaceAll(/\d{4}-\d{2}-\d{2}/g, (date) => new Date(Date.parse(date) + now - DEMO_DAY).toISOString().slice(0, 10));
 }
 
 main().catch((error: unknown) => {

@@ -24,6 +24,10 @@ const AIR = { temp_C: 18.6, rh_pct: 52 };
 
 interface Story {
   readonly file: string;
+  /** A further damage of a piece that another story tells of; its reference is the same. */
+  readonly further?: string;
+  /** Where it is on the condition map. */
+  readonly mark?: readonly [x: number, y: number];
   readonly title: string;
   readonly reference: string;
   readonly kind: PieceKind;
@@ -47,7 +51,7 @@ class Teller {
 
   write(minutesAgo: number, body: EventBody): void {
     const seq = this.log.length + 1;
-    this.log.push({ id: uuid(`${this.story.reference}/log/${seq}`), seq, at: ago(minutesAgo), body });
+    this.log.push({ id: uuid(`${keyOf(this.story)}/log/${seq}`), seq, at: ago(minutesAgo), body });
   }
   get plan() {
     const plan = planOf(this.story, readLog(this.log));
@@ -123,12 +127,15 @@ const STORIES: readonly Story[] = [
     substrate: "stoneware",
     finish: "glaze",
     treatment: "rim chip",
+    mark: [0.56, 0.17],
     promised: "2026-10-23",
     drawings: [["jar", "before", "rim, raking light from the left", 2 * DAY]],
     survey: {
       damage: { kind: "chip", length_mm: 34, depth_mm: 11, thickness_mm: 6 },
       service: { touched: true, food: true, wet: true, outdoor: false, load: false, flex: false, acoustic: false, heat_C: 45 },
       finish_survives: true,
+      inspected: { raking: "flat", tap: "rings", twin: "none" },
+      earlier_glue: "none",
       found: "Salt glaze sound up to the edge. Old wax on the rim, taken off.",
     },
     choose: "epoxy-putty",
@@ -151,6 +158,8 @@ const STORIES: readonly Story[] = [
     survey: {
       damage: { kind: "corner", a_mm: 42, b_mm: 34, c_mm: 18 },
       service: { touched: false, wet: false, outdoor: false },
+      inspected: { raking: "flat", tap: "rings", twin: "there", fingertip: "clean", cheek: "dry" },
+      earlier_glue: "animal",
       found: "Clean break, old size on the face.",
     },
     choose: "gypsum-plaster",
@@ -199,6 +208,7 @@ const STORIES: readonly Story[] = [
     survey: {
       damage: { kind: "chip", length_mm: 62, depth_mm: 7, thickness_mm: 12 },
       service: { touched: true, load: false },
+      inspected: { raking: "flat", tap: "dull", scrape: "single" },
       found: "Board crumbles under the veneer.",
     },
     choose: "polyester-filler",
@@ -220,17 +230,20 @@ const STORIES: readonly Story[] = [
     substrate: "hardwood",
     finish: "paint",
     treatment: "ear tip",
+    mark: [0.62, 0.1],
     promised: "2026-10-23",
     drawings: [["hare", "before", "right side, raking light", 5 * DAY]],
     survey: {
-      damage: { kind: "corner", a_mm: 24, b_mm: 16, c_mm: 12 },
+      damage: { kind: "tip", base_mm: 14, length_mm: 19, lean_deg: 12 },
       service: { touched: true, outdoor: true, load: false },
+      inspected: { raking: "flat", tap: "rings", twin: "there", scrape: "layers" },
       found: "Old nails near the foreleg, left alone.",
     },
     choose: "epoxy-putty",
     stance: "service",
     tell: (t) => {
       t.steps("ready", 4 * DAY);
+      t.steps("join", 3 * DAY + 400);
       t.layer(1, 3 * DAY);
       t.write(2 * DAY + 400, { kind: "measured", layer: 1, surface_mm: 0.3 });
       t.write(2 * DAY + 395, { kind: "station-done", station: "fill" });
@@ -238,6 +251,27 @@ const STORIES: readonly Story[] = [
       t.write(2 * DAY - 60, { kind: "station-done", station: "level" });
       t.steps("colour", 180, ["sheen"]);
       t.coat(1, 14);
+    },
+  },
+  {
+    file: "carousel-hare-saddle",
+    further: "saddle",
+    title: "Carousel hare",
+    reference: "HF-031",
+    kind: "figure",
+    part: "saddle cloth",
+    substrate: "leather",
+    finish: "dye",
+    treatment: "torn saddle",
+    mark: [0.4, 0.44],
+    promised: "2026-10-30",
+    drawings: [],
+    survey: {
+      damage: { kind: "tear", length_mm: 64, thickness_mm: 1.6, flap: false, tension: true },
+      service: { touched: true, flex: true, outdoor: true, sprung: true },
+      inspected: { raking: "lifted", flex: "gives" },
+      limits: { carries_person: false, significant: false },
+      found: "Horsehair behind it pushes the edges apart.",
     },
   },
   {
@@ -254,6 +288,7 @@ const STORIES: readonly Story[] = [
     survey: {
       damage: { kind: "hole", diameter_mm: 9, depth_mm: 1, through: true },
       service: { touched: true, flex: true, acoustic: false },
+      inspected: { raking: "flat", flex: "firm" },
       found: "Skin supple, edge sound.",
     },
     choose: "flexible-compound",
@@ -343,6 +378,8 @@ const STORIES: readonly Story[] = [
   },
 ];
 
+/** Names made from it are the same each time, and differ between the damages of a piece. */
+const keyOf = ({ reference, further }: Story) => (further ? `${reference}/${further}` : reference);
 const ago = (minutes: number) => new Date(NOW - minutes * MINUTE).toISOString();
 const round = (n: number) => Math.round(n * 100) / 100;
 
@@ -365,7 +402,8 @@ function chainOf(story: Story, survey: Survey): ChainLink[] {
 
 async function dossierOf(story: Story): Promise<Dossier> {
   const teller = new Teller(story);
-  const first = Math.max(...story.drawings.map(([, , , minutes]) => minutes)) + 30;
+  const first = Math.max(DAY, ...story.drawings.map(([, , , minutes]) => minutes)) + 30;
+  if (story.mark) teller.write(first - 5, { kind: "marked", x: story.mark[0], y: story.mark[1] });
   if (story.survey) teller.write(first - 10, { kind: "surveyed", survey: story.survey, hands_min: 15 });
   if (story.survey && story.choose)
     teller.write(first - 25, { kind: "matched", stance: story.stance ?? "reversible", chain: chainOf(story, story.survey), hands_min: 10 });
@@ -374,12 +412,12 @@ async function dossierOf(story: Story): Promise<Dossier> {
     if (i > 0 && entry.at < (teller.log[i - 1]?.at ?? ""))
       throw new Error(`${story.title}: entry ${entry.seq} (${entry.body.kind}) is before the one before it`);
   });
-  const part = uuid(`${story.reference}/part`);
+  const part = uuid(`${keyOf(story)}/part`);
   const photographs = await Promise.all(
     story.drawings.map(async ([name, moment, caption, minutes], i) => {
       const bytes = await picture(DRAWINGS[name] ?? "");
       return {
-        id: uuid(`${story.reference}/photograph/${i}`),
+        id: uuid(`${keyOf(story)}/photograph/${i}`),
         taken_at: ago(minutes),
         moment,
         caption,
@@ -403,7 +441,7 @@ async function dossierOf(story: Story): Promise<Dossier> {
       parts: [{ id: part, name: story.part, substrate: story.substrate, finish: story.finish }],
     },
     treatment: {
-      id: uuid(`${story.reference}/treatment`),
+      id: uuid(`${keyOf(story)}/treatment`),
       part,
       title: story.treatment,
       ...(story.promised ? { promised: story.promised } : {}),

@@ -1,12 +1,12 @@
 import { LockMode } from "@mikro-orm/core";
 import { type ClassName, type Figures, figureErrors } from "@/core/catalogue";
-import { type GoingOff, goingOff, jarsOf, type Need, needsOf, type StockProduct } from "@/core/plan/stock";
+import { planOf } from "@/core/plan/plan";
+import { type GoingOff, goingOff, type Need, needsOf, type StockProduct } from "@/core/plan/stock";
+import { readLog } from "@/core/record/treatment";
 import { type CabinetLine, type LineError, readCabinetCsv, writeCabinetCsv } from "@/formats/cabinetCsv";
 import { type IProduct, Lot, Product } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
 import { cabinet, openTreatments } from "@/store/queries";
-import { planOf } from "@/core/plan/plan";
-import { readLog } from "@/core/record/treatment";
 import { LotEdit, NewLot, NewProduct, ProductEdit } from "./inputs.schema";
 import { once } from "./once";
 import { parse } from "./parse";
@@ -30,9 +30,9 @@ export async function cabinetPage(now: Date): Promise<CabinetPage> {
   return { products, needs, going_off: goingOff(products, needs, now.getTime()), now: now.getTime() };
 }
 
-/** What Match may take from. */
-export async function shelfJars(now: Date) {
-  return jarsOf(await cabinet(await openEm()), now.getTime());
+/** Every product with its lots, for Match to take from. */
+export async function cabinetProducts(): Promise<StockProduct[]> {
+  return cabinet(await openEm());
 }
 
 /** Put a product with its first jar in; a repeat with the same id is answered, not doubled. */
@@ -159,5 +159,12 @@ function checkFigures(material: ClassName, figures: Figures): void {
 const trimmed = <T extends { name: string }>(fields: T): T => ({ ...fields, name: fields.name.trim() });
 
 function lotColumns({ label, size_g, left_g, opened, expires, price_eur }: CabinetLine["lot"]) {
-  return { label: label.trim(), sizeG: size_g, leftG: left_g, opened: opened ?? null, expires: expires ?? null, priceEur: price_eur ?? null };
+  return {
+    label: label.trim(),
+    sizeG: size_g,
+    leftG: left_g,
+    opened: opened ?? null,
+    expires: expires ?? null,
+    priceEur: price_eur ?? null,
+  };
 }

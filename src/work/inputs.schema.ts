@@ -1,5 +1,14 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { CLASS_ROWS, type ClassName, FINISHES, type Finish, PIECE_KINDS, type PieceKind, SUBSTRATES, type Substrate } from "@/core/catalogue";
+import {
+  CLASS_ROWS,
+  type ClassName,
+  FINISHES,
+  type Finish,
+  PIECE_KINDS,
+  type PieceKind,
+  SUBSTRATES,
+  type Substrate,
+} from "@/core/catalogue";
 import { FiguresSchema } from "@/core/match/match.schema";
 import { EventBody } from "@/core/record/events.schema";
 import { celsius, oneOf, strict } from "@/core/units/schema";

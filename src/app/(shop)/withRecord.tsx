@@ -6,7 +6,7 @@ import { isAway, WorkProblem } from "@/work/problems";
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
 
 /** Render from the record; a page of its own where the record can't be reached, or does not hold what was asked. */
-export async function withRecord<T>(read: () => Promise<T>, render: (value: T) => ReactNode): Promise<ReactNode> {
+export async function withRecord<T>(read: () => Promise<T>, render: (value: T) => ReactNode | Promise<ReactNode>): Promise<ReactNode> {
   let value: T;
   try {
     value = await read();
@@ -15,7 +15,7 @@ export async function withRecord<T>(read: () => Promise<T>, render: (value: T) =
     if (error instanceof WorkProblem && error.problem.status === 404) notFound();
     throw error;
   }
-  return render(value);
+  return await render(value);
 }
 
 /** An id from the address bar; anything else is not here. */

@@ -101,7 +101,9 @@ function reasonOf(c: Case, { id, effect, says, or, source, figures_differ }: Rul
 
 /** What keeps a verdict from being certain, in words; empty where figures and handbooks agree. */
 export function doubtsOf(judgement: Pick<Judgement, "fired" | "asked">): string[] {
-  const deciding = reasonsOf(judgement).filter(({ effect }) => effect === "refuse" || effect === "if");
+  const reasons = reasonsOf(judgement);
+  const refusals = reasons.filter(({ effect }) => effect === "refuse");
+  const deciding = refusals.length > 0 ? refusals : reasons.filter(({ effect }) => effect === "if");
   return [...new Set(deciding.flatMap(({ unsure }) => unsure ?? []))];
 }
 

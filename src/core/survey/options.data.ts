@@ -56,8 +56,8 @@ const REPLACE: OptionRow = {
   hands_min: 360,
   wait_min: 2880,
 };
-const FILL: OptionRow = { option: "fill", label: "Fill it", how: "Clean, fill, level, colour.", lost: "nothing that is there", risk: "What the chain says below.", hands_min: 0, wait_min: 0, as: same };
-const BOND: OptionRow = { option: "bond", label: "Glue it", how: "Clean, dry run, glue, clamp.", lost: "nothing", risk: "What the chain says below.", hands_min: 0, wait_min: 0, as: same };
+const FILL: OptionRow = { option: "fill", label: "Fill it", how: "Clean, fill, level, colour.", lost: "nothing that is there", risk: "only what its chain asks to be kept.", hands_min: 0, wait_min: 0, as: same };
+const BOND: OptionRow = { option: "bond", label: "Glue it", how: "Clean, dry run, glue, clamp.", lost: "nothing", risk: "only what its chain asks to be kept.", hands_min: 0, wait_min: 0, as: same };
 
 /** The ways that practitioners choose between, for each kind; leaving it is always one. */
 export const OPTIONS: Readonly<Record<DamageKind, readonly OptionRow[]>> = {

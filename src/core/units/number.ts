@@ -17,3 +17,13 @@ export function plain(value: number, digits = 1): string {
   const text = figure(value, digits);
   return text.includes(".") ? text.replace(/\.?0+$/, "") : text;
 }
+
+/**
+ * Grams as a jar is read: hundredths under ten, whole grams above, kilograms from a thousand on.
+ * @example formatGrams(4.8) // => "4.8 g"
+ * @example formatGrams(2100) // => "2.1 kg"
+ */
+export function formatGrams(grams: number): string {
+  if (grams >= 1000) return `${plain(grams / 1000, 2)} kg`;
+  return `${plain(grams, grams < 10 ? 2 : 0)} g`;
+}

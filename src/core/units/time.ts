@@ -82,3 +82,14 @@ export function isoLike(ms: number, like: string): string {
   const shift = sign * (Number(offset.slice(1, 3)) * 60 + Number(offset.slice(4, 6))) * 60_000;
   return new Date(ms + shift).toISOString().replace("Z", offset);
 }
+
+const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"];
+
+/**
+ * A day of a label, with its year, as jars carry it.
+ * @example formatDate("2027-03-31") // => "31 Mar 27"
+ */
+export function formatDate(date: string): string {
+  const [year = "", month = "", day = ""] = date.split("-");
+  return `${Number(day)} ${MONTHS[Number(month) - 1] ?? ""} ${year.slice(2)}`;
+}

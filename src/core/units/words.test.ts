@@ -1,6 +1,6 @@
 import { formatClock, formatMinutes } from "./duration";
-import { figure, plain } from "./number";
-import { isoLike, wall } from "./time";
+import { figure, formatGrams, plain } from "./number";
+import { formatDate, isoLike, wall } from "./time";
 
 test.each([
   [0, "0 min"],
@@ -26,6 +26,19 @@ test.each([
   [6004, "1:40:04"],
 ])("a clock with %d seconds left shows %s", (seconds, words) => {
   expect(formatClock(seconds)).toBe(words);
+});
+
+test("a date on a jar has its year", () => {
+  expect([formatDate("2027-03-31"), formatDate("2026-11-02")]).toEqual(["31 Mar 27", "2 Nov 26"]);
+});
+
+test("grams are read as a jar is", () => {
+  expect([4.804, 86.4, 999, 2100].map(formatGrams)).toEqual(["4.8 g", "86 g", "999 g", "2.1 kg"]);
+});
+
+test("a figure too small to show is zero, not nonsense", () => {
+  expect(figure(5e-324, 2)).toBe("0.00");
+  expect(figure(1e-7, 1)).toBe("0.0");
 });
 
 test("figures round half up, never show −0, and use a true minus", () => {

@@ -11,7 +11,9 @@ import { Mark } from "./Mark";
 /** Mark, places, find-or-jump, climate and clock. */
 export function TopBar({ place, air }: { place: string; air?: Air | undefined }) {
   const path = usePathname();
-  const here = (href: string) => (href === "/" ? path === "/" : path.startsWith(href) || path.startsWith("/treatments"));
+  // a treatment is reached through its object
+  const under = path.startsWith("/treatments") ? "/objects" : path;
+  const here = (href: string) => (href === "/" ? under === "/" : under.startsWith(href));
   return (
     <header className="top no-print">
       <Link href="/" className="mark tight-focus" aria-label="Wanderjahr, to the Bench">

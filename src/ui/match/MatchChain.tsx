@@ -1,14 +1,17 @@
 "use client";
 import { useRouter } from "next/navigation";
+import { useState } from "react";
 import { ROLE_LABELS, type Role, type Stance } from "@/core/catalogue";
-import type { Judgement, Reason } from "@/core/match/judge";
+import { CONDITION_COST, KEY_WEIGHT } from "@/core/match/chains";
+import { type Judgement, type Reason, reasonsOf } from "@/core/match/judge";
 import { PLANNED_MIN } from "@/core/plan/planned.data";
+import { figure } from "@/core/units";
 import { Sign } from "../signs/Sign";
+import { Cautions } from "../stations/Cautions";
 import { useLog } from "../treatment/TreatmentLog";
-import { Cautions } from "./Cautions";
 
 /** What keeps the chain from being planned, as the button says it; empty when it may be. */
-export function whyNot(chain: readonly Judgement[], clashes: ReadonlyArray<readonly Reason[]>, roles: readonly Role[]): string {
+export function whyNotPlanned(chain: readonly Judgement[], clashes: ReadonlyArray<readonly Reason[]>, roles: readonly Role[]): string {
   const missing = roles.find((role) => !chain.some((link) => link.role === role));
   if (missing) return `Nothing fits the ${ROLE_LABELS[missing].toLowerCase()}`;
   return clashes.flat().some(({ effect }) => effect === "refuse") ? "Two links clash: choose another" : "";
@@ -20,26 +23,58 @@ interface PlanProps {
   readonly chain: readonly Judgement[];
   readonly missing: string;
   readonly corrects: string | undefined;
+  /** The survey says to refer the piece: going on asks for a reason, which is recorded. */
+  readonly needsReason: boolean;
 }
 
 /** Writes the choice in the log and leads on. */
-export function PlanButton({ treatment, stance, chain, missing, corrects }: PlanProps) {
+export function PlanButton({ treatment, stance, chain, missing, corrects, needsReason }: PlanProps) {
   const router = useRouter();
   const log = useLog();
+  const [reason, setReason] = useState("");
   const plan = async () => {
-    const links = chain.map(({ role, row }) => ({ role, class: row.class }));
-    const written = await log.write({ kind: "matched", stance, chain: links, hands_min: PLANNED_MIN.match }, corrects ? { corrects } : {});
-    if (written) router.push(`/treatments/${treatment}/ready`);
+    const links = chain.map(({ role, row, product }) => ({
+      role,
+      class: row.class,
+      ...(product ? { product: { id: product.id, name: product.name, figures: product.figures } } : {}),
+    }));
+    const body = {
+      kind: "matched",
+      stance,
+      chain: links,
+      hands_min: PLANNED_MIN.match,
+      ...(reason.trim() ? { reason: reason.trim() } : {}),
+    } as const;
+    if (await log.write(body, corrects ? { corrects } : {})) router.push(`/treatments/${treatment}/ready`);
   };
+  const blocked = missing || (needsReason && reason.trim() === "" ? "Say why it is done here all the same" : "");
   return (
-    <button type="button" className="btn go" onClick={() => void plan()} disabled={log.busy || missing !== ""}>
-      {missing || "Plan this repair"}
-    </button>
+    <>
+      {needsReason && (
+        <input
+          className="txt w-[260px]"
+          aria-label="Why it is done here all the same"
+          placeholder="why it is done here all the same"
+          value={reason}
+          maxLength={2000}
+          onChange={(event) => setReason(event.target.value)}
+        />
+      )}
+      <button type="button" className="btn go" onClick={() => void plan()} disabled={log.busy || blocked !== ""}>
+        {blocked || "Plan this repair"}
+      </button>
+    </>
   );
 }
 
+interface StripProps {
+  readonly chain: readonly Judgement[];
+  readonly clashes: ReadonlyArray<readonly Reason[]>;
+  readonly keyRole: Role;
+}
+
 /** The chain as it stands, link by link, with the conditions and cautions that come with it. */
-export function ChainStrip({ chain, clashes }: { chain: readonly Judgement[]; clashes: ReadonlyArray<readonly Reason[]> }) {
+export function ChainStrip({ chain, clashes, keyRole }: StripProps) {
   return (
     <section aria-label="The chain" className="mt-4">
       <h2 className="pb-1">The chain, in the order of the work</h2>
@@ -47,19 +82,37 @@ export function ChainStrip({ chain, clashes }: { chain: readonly Judgement[]; cl
         {chain.map((link, i) => (
           <div key={link.role}>
             <span className="sub">{ROLE_LABELS[link.role]}</span>
-            <p className="text-[16px] font-bold leading-[20px]">{link.row.name}</p>
-            {[...(clashes[i] ?? []), ...link.reasons.filter(({ effect }) => effect === "if")].map(({ rule, text, effect }) => (
+            <p className="clamp-3 text-[16px] font-bold leading-[20px]">{link.row.name}</p>
+            {[...(clashes[i] ?? []), ...reasonsOf(link).filter(({ effect }) => effect === "if")].map(({ rule, text, effect, unsure }) => (
               <p key={rule} className="pt-1 leading-[18px]">
                 {effect === "refuse" && <Sign name="never">Clash</Sign>} {text}
+                {unsure && <span className="dim"> Not certain: {unsure}.</span>}
               </p>
             ))}
           </div>
         ))}
       </div>
+      <ChainSum chain={chain} conditions={clashes.flat().length} keyRole={keyRole} />
       <div className="mt-2 gap-x-8 md:columns-2">
         <Cautions of={chain.flatMap(({ row }) => row.hazards)} />
       </div>
       <p className="sub">Data sheets and local codes prevail over every figure here.</p>
     </section>
+  );
+}
+
+/** The chain's score as a short sum. */
+function ChainSum({ chain, conditions, keyRole }: { chain: readonly Judgement[]; conditions: number; keyRole: Role }) {
+  const weight = (role: Role) => (role === keyRole ? KEY_WEIGHT : 1);
+  const whole = chain.reduce((sum, { role }) => sum + weight(role), 0);
+  const score = chain.reduce((sum, { role, score: each }) => sum + weight(role) * each, 0) / whole - CONDITION_COST * conditions;
+  const terms = chain.map(
+    ({ role, score: each }) => `${role === keyRole ? `${KEY_WEIGHT} × ` : ""}${figure(each)} ${ROLE_LABELS[role].toLowerCase()}`,
+  );
+  return (
+    <p className="pt-2">
+      <b>Chain {figure(score)} of 100</b> = ({terms.join(" + ")}) / {whole}
+      {conditions > 0 && ` − ${CONDITION_COST} × ${conditions} ${conditions === 1 ? "condition" : "conditions"} between links`}
+    </p>
   );
 }

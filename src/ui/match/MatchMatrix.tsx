@@ -1,26 +1,31 @@
 "use client";
 import { useState } from "react";
-import { type ClassName, ROLE_LABELS, type Role, STANCE_LABELS, type Stance } from "@/core/catalogue";
-import { factsOf } from "@/core/match/case";
-import { CRITERIA, type CriterionRow } from "@/core/match/criteria.data";
-import type { Judgement } from "@/core/match/judge";
-import type { MatchInput } from "@/core/match/match.schema";
+import { ROLE_LABELS, type Role, STANCE_LABELS } from "@/core/catalogue";
+import type { Facts } from "@/core/match/case";
+import { columnsFor, doubtsOf, type Judgement, marksOf, type Reason, reasonsOf } from "@/core/match/judge";
 import { HatchSwatch } from "../signs/Hatches";
-import { Dot } from "./Dot";
+import { Dot } from "../stations/Dot";
+import { keyOf, ordinal, shared, summary } from "./picks";
+import { ReasonList } from "./ReasonList";
+import { ScoreSum } from "./ScoreSum";
 
 interface MatrixProps {
   readonly role: Role;
-  readonly stance: Stance;
-  readonly input: Omit<MatchInput, "stance">;
+  readonly facts: Facts;
   readonly judged: readonly Judgement[];
-  readonly chosen: ClassName | undefined;
-  readonly choose: (name: ClassName) => void;
+  readonly chosen: Judgement | undefined;
+  /** What a what-if changed, by candidate. */
+  readonly changes: ReadonlyMap<string, string>;
+  readonly choose: (key: string) => void;
 }
 
+/** A criterion that weighs this much stands out. */
+const HEAVY = 4;
+
 /** Candidates as rows, criteria as columns: word first, dot as a third cue, one sentence to sum up, reasons on demand. */
-export function MatchMatrix({ role, stance, input, judged, chosen, choose }: MatrixProps) {
-  const facts = factsOf({ ...input, stance });
-  const columns: readonly CriterionRow[] = CRITERIA;
+export function MatchMatrix({ role, facts, judged, chosen, changes, choose }: MatrixProps) {
+  const { stance } = facts;
+  const common = shared(judged);
   if (judged.length === 0)
     return (
       <p className="py-4 text-[17px] font-semibold leading-[24px]">
@@ -28,67 +33,75 @@ export function MatchMatrix({ role, stance, input, judged, chosen, choose }: Mat
       </p>
     );
   return (
-    <table className="matrix">
-      <thead>
-        <tr>
-          <th style={{ width: 190 }}>
-            {judged.length} {judged.length === 1 ? "candidate" : "candidates"}
-            <span className="sub block">for the {ROLE_LABELS[role].toLowerCase()}</span>
-          </th>
-          {columns.map(({ criterion, label, asks, weight }) => (
-            <th key={criterion} className={weight[stance] >= 4 ? "heavy" : ""}>
-              {label}
-              <span className="sub block">{weight[stance] >= 4 ? `weight × ${weight[stance]}` : asks(facts)}</span>
+    <>
+      {common.map(({ rule, text }) => (
+        <p key={rule} className="pb-1">
+          <b>Each of them</b> {text.charAt(0).toLowerCase() + text.slice(1)}
+        </p>
+      ))}
+      <table className="matrix">
+        <thead>
+          <tr>
+            <th style={{ width: 180 }}>
+              {judged.length} {judged.length === 1 ? "candidate" : "candidates"}
+              <span className="sub block">for the {ROLE_LABELS[role].toLowerCase()}</span>
             </th>
+            {columnsFor(facts).map(({ criterion, label, asks, weight }) => (
+              <th key={criterion} className={weight[stance] >= HEAVY ? "heavy" : ""}>
+                {label}
+                <span className="sub block">{weight[stance] >= HEAVY ? `weight × ${weight[stance]}` : asks(facts)}</span>
+              </th>
+            ))}
+            <th style={{ width: 104 }}>Rank</th>
+          </tr>
+        </thead>
+        <tbody>
+          {judged.map((judgement, i) => (
+            <CandidateRow
+              key={keyOf(judgement)}
+              judgement={judgement}
+              place={i + 1}
+              common={common}
+              chosen={chosen !== undefined && keyOf(judgement) === keyOf(chosen)}
+              change={changes.get(keyOf(judgement))}
+              choose={() => choose(keyOf(judgement))}
+            />
           ))}
-          <th style={{ width: 106 }}>Rank</th>
-        </tr>
-      </thead>
-      <tbody>
-        {judged.map((judgement, i) => (
-          <CandidateRow
-            key={judgement.row.class}
-            judgement={judgement}
-            place={i + 1}
-            stance={stance}
-            chosen={judgement.row.class === chosen}
-            choose={() => choose(judgement.row.class)}
-          />
-        ))}
-      </tbody>
-    </table>
+        </tbody>
+      </table>
+    </>
   );
 }
 
-const PLACES = ["1st", "2nd", "3rd"];
+interface RowProps {
+  readonly common: readonly Reason[];
+  readonly judgement: Judgement;
+  readonly place: number;
+  readonly chosen: boolean;
+  readonly change: string | undefined;
+  readonly choose: () => void;
+}
 
-function CandidateRow({
-  judgement,
-  place,
-  stance,
-  chosen,
-  choose,
-}: {
-  judgement: Judgement;
-  place: number;
-  stance: Stance;
-  chosen: boolean;
-  choose: () => void;
-}) {
+function CandidateRow({ judgement, common, place, chosen, change, choose }: RowProps) {
   const [open, setOpen] = useState(false);
-  const { row, marks, verdict, reasons, score } = judgement;
-  const columns: ReadonlyArray<CriterionRow & { criterion: keyof typeof marks }> = CRITERIA;
+  const { row, product, verdict, asked, fired } = judgement;
+  const columns = columnsFor(asked);
+  const marks = marksOf(judgement);
+  const doubts = doubtsOf(judgement);
   return (
     <>
       <tr className={`row-main ${chosen ? "chosen" : ""}`}>
         <td>
           <span className="flex items-center gap-2 pl-1">
             <HatchSwatch hatch={row.hatch} />
-            <b className="text-[15px] leading-[18px]">{row.name}</b>
+            <span className="min-w-0">
+              <b className="clamp-3 text-[15px] leading-[18px]">{row.name}</b>
+              {product && <span className="sub">in the cabinet</span>}
+            </span>
           </span>
         </td>
         {columns.map(({ criterion, label, weight }) => (
-          <td key={criterion} className={weight[stance] >= 4 ? "heavy" : ""}>
+          <td key={criterion} className={weight[asked.stance] >= HEAVY ? "heavy" : ""}>
             <span className="cell">
               <Dot degree={marks[criterion].degree} />
               <span>
@@ -101,7 +114,7 @@ function CandidateRow({
         <td>
           {chosen ? (
             <b>
-              {PLACES[place - 1] ?? `${place}th`}
+              {ordinal(place)}
               <br />
               Chosen
             </b>
@@ -110,29 +123,24 @@ function CandidateRow({
               Choose
             </button>
           )}
+          {change && <span className="changed">{change}</span>}
         </td>
       </tr>
       <tr className={`sum ${chosen ? "chosen-sum" : ""}`}>
         <td colSpan={columns.length + 2}>
           <button type="button" className="why" aria-expanded={open} onClick={() => setOpen(!open)}>
-            <b>{verdict === "fits" ? "Fits." : "Fits if"}</b> {summary(judgement)}{" "}
-            <u>{open ? "Hide the reasons" : `All reasons (${reasons.length})`}</u>
+            <Verdict fits={verdict === "fits"} text={summary(judgement, common)} />
+            {doubts.length > 0 && <span className="dim"> Not certain: {doubts.join(", ")}.</span>}{" "}
+            <u>{open ? "Hide the reasons" : `All reasons (${fired.length})`}</u>
           </button>
           {open && (
-            <ul className="pb-2 pl-1">
-              {reasons.map(({ rule, text, source }) => (
-                <li key={rule} className="leading-[20px]">
-                  {text}{" "}
-                  <span className="sub">
-                    Rule {rule}; {source}.
-                  </span>
-                </li>
-              ))}
-              <li className="leading-[20px]">
-                Score {score.toFixed(0)} of 100: the marks above, weighted for {STANCE_LABELS[stance].toLowerCase()}.{" "}
-                <span className="sub">Figures of the class: {row.source}.</span>
-              </li>
-            </ul>
+            <>
+              <ReasonList reasons={reasonsOf(judgement)} />
+              <ScoreSum judgement={judgement} />
+              <p className="sub pb-2 pl-1">
+                Weighed for {STANCE_LABELS[asked.stance].toLowerCase()}. Figures of the class: {row.source}. Food: {row.food}.
+              </p>
+            </>
           )}
         </td>
       </tr>
@@ -140,12 +148,12 @@ function CandidateRow({
   );
 }
 
-/** One sentence: the condition that counts most, else what speaks for it. */
-function summary({ reasons, verdict, row, marks }: Judgement): string {
-  const condition = reasons.find(({ effect }) => effect === "if");
-  if (verdict === "fits-if" && condition) return condition.text.replace(/^Fits if /, "");
-  const weak = reasons.find(({ effect }) => effect === "against" || effect === "fair");
-  return weak
-    ? weak.text
-    : `${marks.bond.word} bond; ${row.reversible.grade === "easy" ? `comes out again with ${row.reversible.by}` : row.reversible.by}.`;
+/** The verdict word, then its reason; a condition begins with the word itself. */
+function Verdict({ fits, text }: { fits: boolean; text: string }) {
+  const condition = /^Fits if /.test(text);
+  return (
+    <>
+      <b>{fits ? "Fits." : condition ? "Fits if" : "Fits on that condition."}</b> {condition ? text.replace(/^Fits if /, "") : text}
+    </>
+  );
 }

@@ -20,6 +20,8 @@ interface Props {
   readonly kind: PieceKind;
   readonly damages: readonly DamageMark[];
   readonly photograph?: { readonly id: string; readonly caption: string };
+  /** Where a further damage is entered; absent = not from here. */
+  readonly piece?: string;
   /** The treatment whose own mark may be moved here; absent = nothing moves. */
   readonly own?: string;
 }
@@ -35,10 +37,12 @@ const MOVES: Readonly<Record<string, Place>> = {
 };
 /** A mark that nobody has placed stands in the row at the foot. */
 const unplaced = (i: number): Place => ({ x: Math.min(0.06 + i * 0.1, 0.94), y: 0.94 });
+/** Above this the number stands below its dot. */
+const HIGH = 0.16;
 const within = (n: number) => Math.min(1, Math.max(0, Math.round(n * 1000) / 1000));
 
 /** Where the damages are: numbered marks on the photograph or a plain outline; marks stay where they are when the two are swapped. */
-export function ConditionMap({ kind, damages, photograph, own }: Props) {
+export function ConditionMap({ kind, damages, photograph, own, piece }: Props) {
   const [face, setFace] = useState<"photograph" | "outline">(photograph ? "photograph" : "outline");
   const shown = photograph && face === "photograph" ? photograph : undefined;
   return (
@@ -90,13 +94,18 @@ export function ConditionMap({ kind, damages, photograph, own }: Props) {
           </li>
         ))}
       </ol>
+      {piece && (
+        <Link className="link-btn inline-flex items-center" href={`/objects/${piece}`}>
+          Add another damage
+        </Link>
+      )}
     </section>
   );
 }
 
 function Mark({ number, place }: { number: number; place: Place }) {
   return (
-    <span className="map-mark" style={at(place)}>
+    <span className={`map-mark ${place.y < HIGH ? "low" : ""}`} style={at(place)}>
       <span className="map-dot" />
       <span className="map-no">{number}</span>
     </span>
@@ -142,7 +151,7 @@ function OwnMark({ number, title, place, placed }: { number: number; title: stri
     <>
       <button
         type="button"
-        className="map-mark own"
+        className={`map-mark own ${shown.y < HIGH ? "low" : ""}`}
         style={at(shown)}
         aria-label={`Mark ${number}, ${title}, ${Math.round(shown.x * 100)} % across, ${Math.round(shown.y * 100)} % down. Arrow keys move it, Enter puts it down.`}
         disabled={log.busy}

@@ -33,7 +33,7 @@ export function Sketch({ damage, hatch, substrate, width, height }: Props) {
       )
       .join("L")}${close ? "Z" : ""}`;
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className="section block h-auto w-full" role="img" aria-label={describe(drawing, scale)}>
+    <svg viewBox={`0 0 ${width} ${height}`} className="section block h-auto w-full" role="img" aria-label={inWords(drawing, scale)}>
       <text x="0" y="16" className="draw-text soft">
         drawn from your numbers, {scaleLabel(scale)}, in mm: {drawing.view}
       </text>
@@ -67,7 +67,7 @@ export function Sketch({ damage, hatch, substrate, width, height }: Props) {
   );
 }
 
-function describe({ view, dims }: Drawing, scale: number): string {
+function inWords({ view, dims }: Drawing, scale: number): string {
   return `Damage, ${view}, scale ${scaleLabel(scale)}; ${dims.map(({ label }) => `${label} mm`).join(", ")}`;
 }
 

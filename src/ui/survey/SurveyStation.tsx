@@ -19,7 +19,7 @@ import { Inspection, Use } from "./Answers";
 import { ConditionMap, type DamageMark } from "./ConditionMap";
 import { KindField, MeasureFields } from "./DamageFields";
 import { Sketch } from "./Sketch";
-import { drawable, EMPTY_SURVEY, type FormErrors, readSurvey, type SurveyForm, surveyForm } from "./surveyForm";
+import { drawable, EMPTY_SURVEY, type FormErrors, type ReadSurvey, readSurvey, type SurveyForm, surveyForm } from "./surveyForm";
 import { Tells } from "./Tells";
 import { Ways } from "./Ways";
 
@@ -27,6 +27,7 @@ interface Props {
   readonly treatment: string;
   readonly piece: { readonly kind: PieceKind; readonly substrate: Substrate; readonly finish: Finish };
   readonly part: string;
+  readonly piece_id: string;
   readonly stance: Stance;
   readonly temp_C: number;
   readonly survey?: Survey;
@@ -54,15 +55,13 @@ export function SurveyStation(props: Props) {
   const save = async () => {
     const typed = form.getValues();
     const read = readSurvey(typed);
-    const chosen = options.find(({ option }) => option === typed.option) ?? options[0];
-    const wrong: Record<string, string> = read.ok ? {} : { ...read.errors };
-    if (chosen && chosen !== options[0] && typed.option_reason.trim() === "") wrong.option_reason = "Say why, in a few words.";
+    const decision = decisionOf(options, typed);
+    const wrong = errorsIn(read, decision);
     setErrors(wrong);
     if (!read.ok || Object.keys(wrong).length > 0) {
       requestAnimationFrame(() => document.querySelector<HTMLElement>("[aria-invalid=true]")?.focus());
       return;
     }
-    const decision = chosen && chosen !== options[0] ? decided(chosen, typed) : undefined;
     const body = { kind: "surveyed", survey: read.survey, hands_min: PLANNED_MIN.survey, ...(decision ? { decision } : {}) } as const;
     if (!(await log.write(body, surveyEntry ? { corrects: surveyEntry } : {}))) return;
     draft.clear();
@@ -80,7 +79,13 @@ export function SurveyStation(props: Props) {
     >
       <div className="survey-top">
         <div className="col-rule">
-          <ConditionMap kind={piece.kind} damages={damages} own={treatment} {...(mapPhotograph ? { photograph: mapPhotograph } : {})} />
+          <ConditionMap
+            kind={piece.kind}
+            damages={damages}
+            own={treatment}
+            piece={props.piece_id}
+            {...(mapPhotograph ? { photograph: mapPhotograph } : {})}
+          />
           <Photographs treatment={treatment} photographs={photographs} moment="before" />
         </div>
         <div>
@@ -111,8 +116,14 @@ export function SurveyStation(props: Props) {
   );
 }
 
-function decided({ option, damage }: ComparedOption, { option_reason }: SurveyForm): Decision {
-  return { option, reason: option_reason.trim(), ...(damage ? { damage } : {}) };
+function errorsIn(read: ReadSurvey, decision: Decision | undefined): FormErrors {
+  return { ...(read.ok ? {} : read.errors), ...(decision?.reason === "" ? { option_reason: "Say why, in a few words." } : {}) };
+}
+
+/** What was chosen in place of the first way; undefined = the first. */
+function decisionOf(options: readonly ComparedOption[], { option, option_reason }: SurveyForm): Decision | undefined {
+  const chosen = options.find((each) => each.option === option && each !== options[0]);
+  return chosen && { option, reason: option_reason.trim(), ...(chosen.damage ? { damage: chosen.damage } : {}) };
 }
 
 /** The ways to meet what is typed, worked out behind the typing. */

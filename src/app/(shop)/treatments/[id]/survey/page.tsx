@@ -15,6 +15,7 @@ function render({ id, record, treatment, photographs, damages, map_photograph, a
       treatment={id}
       piece={{ kind: record.kind, substrate: record.substrate, finish: record.finish }}
       part={record.part_name}
+      piece_id={record.piece_id}
       stance={choice?.body.stance ?? "reversible"}
       temp_C={air.temp_C}
       damages={damages}

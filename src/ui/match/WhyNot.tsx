@@ -1,0 +1,80 @@
+"use client";
+import { useId, useState } from "react";
+import { CLASS_ROWS, materialOf, ROLE_LABELS, type Role } from "@/core/catalogue";
+import type { Facts } from "@/core/match/case";
+import { type Judgement, judge, reasonsOf } from "@/core/match/judge";
+import type { Matching } from "@/core/match/match";
+import { Sign } from "../signs/Sign";
+import { ReasonList } from "./ReasonList";
+import { ScoreSum } from "./ScoreSum";
+
+const WORDS = { fits: "Fits", "fits-if": "Fits if", refused: "Refused" } as const;
+
+/** Takes any class or own jar and lists every rule that spoke for and against it, in every link that it could be. */
+export function WhyNot({ found, facts }: { found: Matching; facts: Facts }) {
+  const id = useId();
+  const [asked, setAsked] = useState("");
+  const jars = facts.shelf?.jars ?? [];
+  const judged = asked === "" ? [] : judgementsOf(asked, found.roles, facts);
+  return (
+    <section aria-label="Why not" className="mt-5">
+      <label className="txt-label" htmlFor={id}>
+        <b className="text-[15px] text-ink">Why not …?</b> Any material, with all that speaks for and against it here
+      </label>
+      <select id={id} className="txt max-w-[420px]" value={asked} onChange={(event) => setAsked(event.target.value)}>
+        <option value="">Choose a material …</option>
+        {jars.length > 0 && (
+          <optgroup label="In the cabinet">
+            {jars.map(({ id: jar, name }) => (
+              <option key={jar} value={jar}>
+                {name}
+              </option>
+            ))}
+          </optgroup>
+        )}
+        <optgroup label="All classes">
+          {[...CLASS_ROWS]
+            .sort((a, b) => a.name.localeCompare(b.name))
+            .map((row) => (
+              <option key={row.class} value={row.class}>
+                {row.name}
+              </option>
+            ))}
+        </optgroup>
+      </select>
+      {asked !== "" && judged.length === 0 && <p className="pt-2">{noLink(asked, facts, found.roles)}</p>}
+      {judged.map((judgement) => (
+        <div key={judgement.role} className="rule-ash mt-2 pt-2">
+          <h3>
+            {judgement.row.name} as {ROLE_LABELS[judgement.role].toLowerCase()}:{" "}
+            {judgement.verdict === "refused" ? <Sign name="never">Refused</Sign> : WORDS[judgement.verdict]}
+          </h3>
+          <ReasonList reasons={reasonsOf(judgement)} />
+          <ScoreSum judgement={judgement} />
+        </div>
+      ))}
+    </section>
+  );
+}
+
+function rowFor(asked: string, { shelf }: Facts) {
+  const product = shelf?.jars.find(({ id }) => id === asked);
+  const row = product ? materialOf(product.class, product) : CLASS_ROWS.find((each) => each.class === asked);
+  return row && { row, ...(product ? { product } : {}) };
+}
+
+function judgementsOf(asked: string, roles: readonly Role[], facts: Facts): Judgement[] {
+  const candidate = rowFor(asked, facts);
+  if (!candidate) return [];
+  return roles.filter((role) => candidate.row.roles.includes(role)).map((role) => judge({ ...facts, ...candidate, role }));
+}
+
+/** A material that no link of this chain could be: says what it is for. */
+function noLink(asked: string, facts: Facts, roles: readonly Role[]): string {
+  const row = rowFor(asked, facts)?.row;
+  const needed = roles.map((role) => ROLE_LABELS[role].toLowerCase()).join(", ");
+  if (!row) return "";
+  if (row.roles.length === 0)
+    return `${row.name} keeps a material off where it must not stick; it is no link of a chain. See release and masking above.`;
+  return `${row.name} serves as ${row.roles.map((role) => ROLE_LABELS[role].toLowerCase()).join(" or ")}; this damage needs ${needed}.`;
+}
