@@ -265,7 +265,7 @@ const STORIES: readonly Story[] = [
     treatment: "torn saddle",
     mark: [0.4, 0.44],
     promised: "2026-10-30",
-    drawings: [],
+    drawings: [["hare", "before", "left side, lamp low", 2 * DAY]],
     survey: {
       damage: { kind: "tear", length_mm: 64, thickness_mm: 1.6, flap: false, tension: true },
       service: { touched: true, flex: true, outdoor: true, sprung: true },

@@ -132,10 +132,10 @@ test("a piece is corrected, given a second treatment, deleted and brought back",
   await page.getByLabel("What is it?").fill("Wheel-of-luck disc, large");
   await page.getByRole("button", { name: "Save the piece" }).click();
   await expect(page.getByRole("heading", { name: "Wheel-of-luck disc, large" })).toBeVisible();
-  await page.getByRole("button", { name: "New treatment" }).click();
+  await page.getByRole("button", { name: "Add the damage" }).click();
   await expect(page.getByText("Say in two words what is to be mended.")).toBeVisible();
   await page.getByLabel("What else is to be mended?").fill("worn hub");
-  await page.getByRole("button", { name: "New treatment" }).click();
+  await page.getByRole("button", { name: "Add the damage" }).click();
   await expect(page).toHaveURL(/\/survey$/);
   await page.goto(`/objects/${piece}`);
   await page.getByRole("button", { name: "Delete this piece with its treatments" }).click();
@@ -200,13 +200,13 @@ test("match: another link is chosen, a clash is told, and it can be planned agai
     survey: { damage: { kind: "hole", diameter_mm: 6, depth_mm: 3, through: false }, service: {} },
   });
   await page.goto(`/treatments/${treatment}/match`);
-  await page.getByRole("button", { name: "Choose Epoxy putty" }).click();
+  await page.getByRole("button", { name: "Choose Epoxy putty 1:1" }).click();
   await page.getByRole("button", { name: "Colour", exact: true }).click();
-  const stain = page.getByRole("button", { name: "Choose Spirit or water stain" });
+  const stain = page.getByRole("button", { name: "Choose Spirit stain set" });
   if (await stain.isVisible()) await stain.click();
-  await expect(page.getByText(/does not take on epoxy putty: it stays pale/)).toBeVisible();
+  await expect(page.getByText(/does not take on epoxy putty 1:1: it stays pale/)).toBeVisible();
   await expect(page.getByRole("button", { name: "Two links clash: choose another" })).toBeDisabled();
-  await page.getByRole("button", { name: "Choose Acrylic paint and pigments" }).click();
+  await page.getByRole("button", { name: "Choose Studio acrylics" }).click();
   await page.getByRole("button", { name: "Plan this repair" }).click();
   await expect(page).toHaveURL(/\/ready$/);
 });

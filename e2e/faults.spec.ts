@@ -6,7 +6,7 @@ test("absurd and wrong sizes are said at their fields, and what was typed stays"
   await page.goto(`/treatments/${treatment}/survey`);
   await page.getByRole("button", { name: "Save, go to Match" }).click();
   await expect(page.getByText("Choose what is wrong first.")).toBeVisible();
-  await page.getByRole("button", { name: "Edge chip" }).click();
+  await page.getByLabel("What is wrong").selectOption("chip");
   await page.getByLabel("Length along the edge").fill("4 m");
   await page.getByLabel("Depth down from the edge").fill("-3");
   await page.getByLabel("Thickness of the wall").fill("six");
@@ -22,7 +22,7 @@ test("absurd and wrong sizes are said at their fields, and what was typed stays"
 test("a form that is left half-typed is there again", async ({ page }) => {
   const { treatment } = await newTreatment(page);
   await page.goto(`/treatments/${treatment}/survey`);
-  await page.getByRole("button", { name: "Hole" }).click();
+  await page.getByLabel("What is wrong").selectOption("hole");
   await page.getByLabel("Diameter").fill("3/8 in");
   await page.getByLabel("What you saw").fill("a screw was torn out");
   await page.goto("/objects");

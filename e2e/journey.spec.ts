@@ -32,12 +32,12 @@ test("from an empty bench to the record, and back in from its dossier", async ({
   });
 
   await test.step("survey in inches and millimetres, with a photograph", async () => {
-    await done("Edge chip");
+    await page.getByLabel("What is wrong").selectOption("chip");
     await page.getByLabel("Length along the edge").fill("1 3/16 in");
     await expect(page.getByText("30.2 mm", { exact: true })).toBeVisible();
     await page.getByLabel("Depth down from the edge").fill("6");
     await page.getByLabel("Thickness of the wall").fill("0.5 cm");
-    await expect(page.getByRole("img", { name: /Edge chip, scale/ })).toBeVisible();
+    await expect(page.getByRole("img", { name: /Damage, seen from the front/ })).toBeVisible();
     await done("Washed or soaked: Yes");
     await done("Food or drink touches it: No");
     await page.getByLabel("View and light of the next photograph").fill("rim, raking light");
@@ -175,6 +175,7 @@ test("from an empty bench to the record, and back in from its dossier", async ({
     ])
       await expect(page.getByText(words).first()).toBeVisible();
     await expect(page.getByRole("figure")).toHaveCount(2);
+    await expect(page.getByRole("region", { name: "Condition map" })).toBeVisible();
     await expectAccessible(page);
     const pdf = await page.pdf({ format: "A4" });
     expect(pdf.length).toBeGreaterThan(20_000);

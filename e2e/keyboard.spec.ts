@@ -24,14 +24,18 @@ test("the whole job by keyboard alone", async ({ page }) => {
   await page.keyboard.press("Enter");
   await expect(page).toHaveURL(/\/survey$/);
 
-  await tabTo(page, button("Edge chip"));
-  await page.keyboard.press("Space");
+  await choose(page, "What is wrong", "Edge");
   await typeIn(page, field("Length along the edge"), "18");
   await typeIn(page, field("Depth down from the edge"), "4");
   await typeIn(page, field("Thickness of the wall"), "7");
   await tabTo(page, button("Washed or soaked: No"));
   await page.keyboard.press("Space");
   await expect(button("Washed or soaked: No")).toHaveAttribute("aria-pressed", "true");
+  const mark = button(/^Mark 1, edge chip/);
+  await tabTo(page, mark);
+  for (const key of ["ArrowUp", "Shift+ArrowUp", "Shift+ArrowRight"]) await page.keyboard.press(key);
+  await page.keyboard.press("Enter");
+  await expect(button(/^Mark 1, edge chip, 11 % across, 88 % down/)).toBeEnabled();
   await pressOn(page, button("Save, go to Match"));
   await expect(page).toHaveURL(/\/match$/);
 

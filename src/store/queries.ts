@@ -129,7 +129,7 @@ export async function handReadings(em: Em, since: Date): Promise<HandReading[]> 
 }
 
 export interface Hit {
-  readonly type: "piece" | "treatment";
+  readonly type: "piece" | "treatment" | "product";
   readonly id: string;
   readonly title: string;
   readonly detail: string;
@@ -139,7 +139,7 @@ export interface Hit {
 /** A hit must come this near where it does not hold the words themselves. */
 const NEAR_ENOUGH = 0.3;
 
-/** Pieces and treatments that hold the words or come near to them, best first. */
+/** Pieces, treatments and products that hold the words or come near to them, best first. */
 export async function findHits(em: Em, words: string, limit: number): Promise<Hit[]> {
   const like = `%${words.replaceAll(/[\\%_]/g, "\\$&")}%`;
   return em.execute(
@@ -152,8 +152,12 @@ export async function findHits(em: Em, words: string, limit: number): Promise<Hi
        select 'treatment', t.id, t.title, p.title || ' · ' || p.reference,
          greatest(word_similarity(?, t.title), case when t.title ilike ? then 1 else 0 end)
        from treatment t join piece p on p.id = t.piece_id where t.deleted_at is null and p.deleted_at is null
+       union all
+       select 'product', c.id, c.name, replace(c.class, '-', ' '),
+         greatest(word_similarity(?, c.name || ' ' || c.class), case when (c.name || ' ' || c.class) ilike ? then 1 else 0 end)
+       from product c where c.deleted_at is null
      ) hits where nearness >= ${NEAR_ENOUGH} order by nearness desc, title limit ?`,
-    [words, like, words, like, limit],
+    [words, like, words, like, words, like, limit],
   );
 }
 

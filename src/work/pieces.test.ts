@@ -72,7 +72,7 @@ test("a second damage may lie on another part, known or new; both are on the con
   const { record } = await treatmentPage(first);
   const lid = { id: crypto.randomUUID(), name: "lid", substrate: "hardwood", finish: "oil" };
   const second = crypto.randomUUID();
-  await addTreatment(record.piece_id, { id: second, title: "split lid", part: lid }, NOW);
+  await addTreatment(record.piece_id, { id: second, title: "split lid", part: lid }, new Date(NOW.getTime() + 60_000));
   await write(second, 0, { kind: "marked", x: 0.4, y: 0.25 });
   const page = await treatmentPage(second);
   expect([page.record.substrate, page.parts.map(({ name }) => name)]).toEqual(["hardwood", ["rim", "lid"]]);

@@ -110,6 +110,29 @@ test("the order in which jars and answers come never changes the result", () => 
   );
 });
 
+test("what fits by itself but under no coat is refused with the clash that keeps it out, and nothing unchained is left", () => {
+  const found = matching({
+    substrate: "stoneware",
+    finish: "glaze",
+    damage: { kind: "chip", depth_mm: 3 },
+    service: {},
+    stance: "reversible",
+  });
+  const wax = found.byRole.get("filler")?.find(({ row }) => row.class === "wax-fill");
+  expect(wax?.verdict).toBe("refused");
+  expect(wax?.fired.map(({ id }) => id)).toContain("coat-on-wax");
+  fc.assert(
+    fc.property(inputs, (input) => {
+      const { byRole, chains, roles } = matching(input);
+      const key = keyRole(roles);
+      if (key === undefined || chains.length === 0) return;
+      const able = (byRole.get(key) ?? []).filter(({ verdict }) => verdict !== "refused").map(({ row }) => row.class);
+      expect(new Set(able)).toEqual(new Set(chains.map(({ links }) => links.find(({ role }) => role === key)?.row.class)));
+    }),
+    { numRuns: 40 },
+  );
+});
+
 describe("own jars", () => {
   const ask: MatchInput = {
     substrate: "stoneware",

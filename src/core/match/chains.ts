@@ -3,6 +3,7 @@ import type { Facts } from "./case";
 import type { Judgement, Reason } from "./judge";
 import { type Link, PAIR_RULES } from "./pairs.data";
 import { keyRole } from "./roles";
+import type { Rule } from "./rules";
 
 export interface Chain {
   readonly links: readonly Judgement[];
@@ -121,4 +122,49 @@ function clash(facts: Facts, under: Link, over: Link): Reason[] {
 /** What the links before say against a further one. */
 export function clashesWith(facts: Facts, before: readonly Link[], next: Link): Reason[] {
   return before.flatMap((under) => clash(facts, under, next));
+}
+
+/**
+ * What fits by itself but with which no chain holds is refused too, with the clash that keeps it out: wax under a coat.
+ * Where nothing makes a chain at all, that is said elsewhere.
+ */
+export function refuseUnchained(
+  facts: Facts,
+  byRole: ReadonlyMap<Role, readonly Judgement[]>,
+  chains: readonly Chain[],
+): ReadonlyMap<Role, readonly Judgement[]> {
+  const key = keyRole([...byRole.keys()]);
+  if (key === undefined || chains.length === 0) return byRole;
+  const chained = new Set(chains.flatMap(({ links }) => links.filter(({ role }) => role === key).map(({ row }) => row.class)));
+  const judged = (byRole.get(key) ?? []).map((each) =>
+    each.verdict === "refused" || chained.has(each.row.class) ? each : refusedBy(each, whatKeepsOut(facts, each, byRole)),
+  );
+  return new Map([...byRole, [key, judged]]);
+}
+
+function refusedBy(judgement: Judgement, { rule, text, source }: Reason): Judgement {
+  const clash: Rule = { id: rule, looks_at: "finish", effect: "refuse", word: "No chain", says: text, source, when: () => true };
+  return { ...judgement, verdict: "refused", fired: [...judgement.fired, clash] };
+}
+
+const NO_CHAIN: Reason = {
+  rule: "no-chain",
+  effect: "refuse",
+  text: "No chain holds with it: its neighbours refuse one another.",
+  source: "rules between links",
+};
+
+/** The clash with a neighbour of which every candidate is refused beside it. */
+function whatKeepsOut(facts: Facts, link: Judgement, byRole: ReadonlyMap<Role, readonly Judgement[]>): Reason {
+  const roles = [...byRole.keys()];
+  for (const role of roles.filter((each) => each !== link.role)) {
+    const able = bestOfClass(byRole.get(role) ?? []);
+    const refusals = able.map((other) => {
+      const [under, over] = roles.indexOf(role) < roles.indexOf(link.role) ? [other, link] : [link, other];
+      return clash(facts, under, over).find(({ effect }) => effect === "refuse");
+    });
+    const [first] = refusals;
+    if (first && refusals.every((reason) => reason !== undefined)) return first;
+  }
+  return NO_CHAIN;
 }

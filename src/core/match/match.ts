@@ -1,7 +1,7 @@
 import type { ClassName, Role } from "../catalogue";
 import type { Warning } from "../units/schema";
 import { factsOf, type Shelf } from "./case";
-import { bestChains, type Chain, clashesWith } from "./chains";
+import { bestChains, type Chain, clashesWith, refuseUnchained } from "./chains";
 import { type Judgement, judgeRole, type Reason, reasonsOf } from "./judge";
 import type { MatchInput, MatchResult } from "./match.schema";
 import { rolesFor } from "./roles";
@@ -20,8 +20,9 @@ export interface Matching {
 export function matching(input: MatchInput, shelf?: Shelf): Matching {
   const facts = factsOf(input, shelf);
   const roles = rolesFor(facts);
-  const byRole = new Map(roles.map((role) => [role, judgeRole(facts, role)]));
-  return { roles, byRole, chains: bestChains(facts, byRole) };
+  const judged = new Map(roles.map((role) => [role, judgeRole(facts, role)]));
+  const chains = bestChains(facts, judged);
+  return { roles, byRole: refuseUnchained(facts, judged, chains), chains };
 }
 
 /**

@@ -1,6 +1,5 @@
 "use client";
 import Link from "next/link";
-import { useRouter } from "next/navigation";
 import { useMemo, useState } from "react";
 import { classRow, type Group } from "@/core/catalogue";
 import type { GoingOff, Need, StockProduct } from "@/core/plan/stock";
@@ -31,7 +30,6 @@ const HEADS: ReadonlyArray<readonly [key: SortKey, label: string, className: str
 
 /** The shop's own products: what is left, what goes off, who wants it. */
 export function Cabinet({ products, needs, goingOff, now, selected }: Props) {
-  const router = useRouter();
   const [words, setWords] = useState("");
   const [shelf, setShelf] = useState<Group | "all">("all");
   const [sort, setSort] = useState<{ readonly key: SortKey; readonly down: boolean }>({ key: "name", down: false });
@@ -108,7 +106,6 @@ export function Cabinet({ products, needs, goingOff, now, selected }: Props) {
                   key={row.product.id}
                   row={row}
                   here={row === side}
-                  open={() => router.replace(`/cabinet?product=${row.product.id}`, { scroll: false })}
                   compared={compared.includes(row.product.id)}
                   mayCompare={compared.length < MOST_COMPARED}
                   compare={(yes) => setCompared(yes ? [...compared, row.product.id] : compared.filter((id) => id !== row.product.id))}
@@ -126,24 +123,23 @@ export function Cabinet({ products, needs, goingOff, now, selected }: Props) {
 interface RowProps {
   readonly row: ProductRow;
   readonly here: boolean;
-  readonly open: () => void;
   readonly compared: boolean;
   readonly mayCompare: boolean;
   readonly compare: (yes: boolean) => void;
 }
 
-function Row({ row, here, open, compared, mayCompare, compare }: RowProps) {
+function Row({ row, here, compared, mayCompare, compare }: RowProps) {
   const { product, class_name, left_g, size_g, opened, price_eur_kg, wanted } = row;
   return (
     <tr className={`obj-row ${here ? "sel" : ""}`}>
       <td>
-        <button type="button" className="row-open" onClick={open} aria-current={here ? true : undefined}>
+        <Link className="row-open" href={`/cabinet?product=${product.id}`} replace scroll={false} aria-current={here ? true : undefined}>
           <HatchSwatch hatch={classRow(product.class).hatch} />
           <span className="min-w-0">
             <b className="obj-name clamp-3">{product.name}</b>
             <span className="sub">{class_name.toLowerCase()}</span>
           </span>
-        </button>
+        </Link>
       </td>
       <td className="num">
         <b>{formatGrams(left_g)}</b>

@@ -1,12 +1,12 @@
 "use client";
-import type { GoingOff } from "@/core/plan/stock";
+import { expiryByClass, type GoingOff } from "@/core/plan/stock";
 import { figure, formatDate, formatGrams } from "@/core/units";
 import { Sign } from "../signs/Sign";
 import { freshness, type ProductRow } from "./columns";
 
-/** When a product goes off: a diamond when it has, an hourglass when it does within weeks. */
+/** When a product goes off, by its label or else by its class: a diamond when it has, an hourglass when it does within weeks. */
 export function GoesOff({ row }: { row: ProductRow }) {
-  if (row.expires === undefined) return <>no date</>;
+  if (row.expires === undefined) return row.opened ? <>about {formatDate(expiryByClass(row.product.class, row.opened))}</> : <>no date</>;
   const day = formatDate(row.expires);
   const state = freshness(row);
   if (state === "good") return <>{day}</>;

@@ -95,7 +95,7 @@ function Jar({ lot }: { lot: StockLot }) {
           <span className="sub">{facts}</span>
         </span>
         {!open && (
-          <button type="button" className="btn small" onClick={() => setOpen(true)} aria-label={`Weigh jar ${lot.label}`}>
+          <button type="button" className="btn small" onClick={() => setOpen(true)} aria-label={`Weigh it: jar ${lot.label}`}>
             Weigh it
           </button>
         )}

@@ -5,7 +5,7 @@ import { DESTINATIONS } from "./destinations";
 import { Panel } from "./Panel";
 
 interface Hit {
-  readonly type: "piece" | "treatment";
+  readonly type: "piece" | "treatment" | "product";
   readonly id: string;
   readonly title: string;
   readonly detail: string;
@@ -19,8 +19,8 @@ interface Row {
   readonly what: string;
 }
 
-const PATHS: Readonly<Record<Hit["type"], string>> = { piece: "/objects/", treatment: "/treatments/" };
-const NAMES: Readonly<Record<Hit["type"], string>> = { piece: "piece", treatment: "treatment" };
+const PATHS: Readonly<Record<Hit["type"], string>> = { piece: "/objects/", treatment: "/treatments/", product: "/cabinet?product=" };
+const NAMES: Readonly<Record<Hit["type"], string>> = { piece: "piece", treatment: "treatment", product: "in the cabinet" };
 const PAUSE_MS = 120;
 
 /** The panel of find-or-jump; loaded when it is first asked for. */

@@ -19,7 +19,8 @@ import { WhyNot } from "./WhyNot";
 interface Props {
   readonly treatment: string;
   readonly input: Omit<MatchInput, "stance">;
-  readonly shelf: Shelf;
+  /** Absent = the cabinet is empty, and nothing is said of it. */
+  readonly shelf?: Shelf;
   readonly choice?: { readonly stance: Stance; readonly chain: readonly ChainLink[]; readonly entry: string };
   readonly stale: boolean;
   /** Why the shop should stop and refer; empty when it may go on. */
@@ -44,6 +45,7 @@ export function MatchStation({ treatment, input, shelf, choice, stale, referrals
       <p className="py-6 text-[17px] leading-[24px]">A damage of this measure needs no material. Correct the survey, or skip to Close.</p>
     );
   const chain = chainFor(found, picks);
+  const changes: ReadonlyMap<string, string> = changed ? changesSince(surveyed, found, role, picks[role]) : new Map();
   const facts = factsOf({ ...question, stance }, shelf);
   const clashes = chain.map((link, i) => clashesWith(facts, chain.slice(0, i), link));
   const missing = asked === input ? whyNotPlanned(chain, clashes, found.roles) : "This is a what-if: go back to the survey first";
@@ -94,13 +96,13 @@ export function MatchStation({ treatment, input, shelf, choice, stale, referrals
         facts={facts}
         judged={candidates(found, role, picks[role])}
         chosen={chain.find((link) => link.role === role)}
-        changes={changed ? changesSince(surveyed, found, role) : new Map()}
+        changes={changes}
         choose={(name) => setPicks({ ...picks, [role]: name })}
       />
       <ChainStrip chain={chain} clashes={clashes} keyRole={key} />
       <Aids facts={facts} chain={chain} />
       <WhyNot found={found} facts={facts} />
-      <Refused role={role} found={found} changes={changed ? changesSince(surveyed, found, role) : new Map()} />
+      <Refused role={role} found={found} changes={changes} />
     </>
   );
 }

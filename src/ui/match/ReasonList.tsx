@@ -16,7 +16,7 @@ export function ReasonList({ reasons }: { reasons: readonly Reason[] }) {
         const said = reasons.filter(({ effect }) => effects.includes(effect));
         return said.length === 0 ? null : (
           <div key={label}>
-            <h3>{label}</h3>
+            <p className="font-bold">{label}</p>
             <ul>
               {said.map(({ rule, text, source, unsure, effect }) => (
                 <li key={rule}>

@@ -4,6 +4,7 @@ import { CLASS_ROWS, materialOf, ROLE_LABELS, type Role } from "@/core/catalogue
 import type { Facts } from "@/core/match/case";
 import { type Judgement, judge, reasonsOf } from "@/core/match/judge";
 import type { Matching } from "@/core/match/match";
+import { useHydrated } from "../forms/hydrated";
 import { Sign } from "../signs/Sign";
 import { ReasonList } from "./ReasonList";
 import { ScoreSum } from "./ScoreSum";
@@ -13,6 +14,7 @@ const WORDS = { fits: "Fits", "fits-if": "Fits if", refused: "Refused" } as cons
 /** Takes any class or own jar and lists every rule that spoke for and against it, in every link that it could be. */
 export function WhyNot({ found, facts }: { found: Matching; facts: Facts }) {
   const id = useId();
+  const hydrated = useHydrated();
   const [asked, setAsked] = useState("");
   const jars = facts.shelf?.jars ?? [];
   const judged = asked === "" ? [] : judgementsOf(asked, found.roles, facts);
@@ -21,7 +23,7 @@ export function WhyNot({ found, facts }: { found: Matching; facts: Facts }) {
       <label className="txt-label" htmlFor={id}>
         <b className="text-[15px] text-ink">Why not …?</b> Any material, with all that speaks for and against it here
       </label>
-      <select id={id} className="txt max-w-[420px]" value={asked} onChange={(event) => setAsked(event.target.value)}>
+      <select id={id} className="txt max-w-[420px]" value={asked} disabled={!hydrated} onChange={(event) => setAsked(event.target.value)}>
         <option value="">Choose a material …</option>
         {jars.length > 0 && (
           <optgroup label="In the cabinet">
@@ -45,10 +47,10 @@ export function WhyNot({ found, facts }: { found: Matching; facts: Facts }) {
       {asked !== "" && judged.length === 0 && <p className="pt-2">{noLink(asked, facts, found.roles)}</p>}
       {judged.map((judgement) => (
         <div key={judgement.role} className="rule-ash mt-2 pt-2">
-          <h3>
+          <p className="text-[16px] font-bold">
             {judgement.row.name} as {ROLE_LABELS[judgement.role].toLowerCase()}:{" "}
             {judgement.verdict === "refused" ? <Sign name="never">Refused</Sign> : WORDS[judgement.verdict]}
-          </h3>
+          </p>
           <ReasonList reasons={reasonsOf(judgement)} />
           <ScoreSum judgement={judgement} />
         </div>

@@ -53,8 +53,8 @@ export function otherWould(other: Matching, own: Matching, stance: Stance): stri
 }
 
 /** What was said of each candidate before a what-if changed it: "was 3rd", "was refused", "fitted before". */
-export function changesSince(before: Matching, after: Matching, role: Role): ReadonlyMap<string, string> {
-  const order = (found: Matching) => candidates(found, role).map(keyOf);
+export function changesSince(before: Matching, after: Matching, role: Role, picked?: string): ReadonlyMap<string, string> {
+  const order = (found: Matching) => candidates(found, role, picked).map(keyOf);
   const [was, now] = [order(before), order(after)];
   const moved = now.flatMap((key, place): [string, string][] => {
     const old = was.indexOf(key);

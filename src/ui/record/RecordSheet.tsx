@@ -1,13 +1,17 @@
 import Link from "next/link";
-import { type Finish, finishRow, STANCE_LABELS, type Substrate, substrateRow } from "@/core/catalogue";
+import { earlierGlueRow, type Finish, finishRow, type PieceKind, STANCE_LABELS, type Substrate, substrateRow } from "@/core/catalogue";
 import type { ClosingView } from "@/core/plan/closing";
 import type { UsedRow } from "@/core/plan/review";
 import type { Treatment } from "@/core/record/treatment";
+import { CHECK_ROWS } from "@/core/survey/inspection.data";
 import { lossOf } from "@/core/survey/loss";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
+import { optionLabel } from "@/core/survey/options.data";
+import type { Survey } from "@/core/survey/survey.schema";
 import { formatMinutes, type Wall } from "@/core/units";
 import type { PhotographView } from "../stations/Photographs";
 import { ReviewTable } from "../stations/ReviewTable";
+import { ConditionMap, type DamageMark } from "../survey/ConditionMap";
 import { entryWords } from "../treatment/entryWords";
 import { PrintButton } from "./PrintButton";
 import "./record.css";
@@ -19,11 +23,15 @@ interface Props {
     readonly piece_title: string;
     readonly reference: string;
     readonly owner_reference: string;
+    readonly kind: PieceKind;
     readonly part_name: string;
     readonly substrate: Substrate;
     readonly finish: Finish;
   };
   readonly treatment: Treatment;
+  /** Every damage of the piece, for the condition map. */
+  readonly damages: readonly DamageMark[];
+  readonly mapPhotograph?: { readonly id: string; readonly caption: string };
   readonly photographs: readonly PhotographView[];
   readonly closing?: ClosingView;
   readonly chain: string;
@@ -35,7 +43,7 @@ interface Props {
 const MOMENTS = { before: "Before", during: "During", after: "After" } as const;
 
 /** The treatment record on A4: what was found, chosen, used and done, with photographs, for owner and next restorer. */
-export function RecordSheet({ record, treatment, photographs, closing, chain, used, wall, now }: Props) {
+export function RecordSheet({ record, treatment, damages, mapPhotograph, photographs, closing, chain, used, wall, now }: Props) {
   const survey = treatment.survey?.body.survey;
   const stamp = (at: string) => wall.stamp(Date.parse(at));
   return (
@@ -66,9 +74,16 @@ export function RecordSheet({ record, treatment, photographs, closing, chain, us
             {survey.found && `. ${survey.found}`}
           </Fact>
         )}
+        {survey && <Inspected survey={survey} />}
+        {treatment.decision && (
+          <Fact name="Decided">
+            {optionLabel(treatment.decision.option)}: {treatment.decision.reason}
+          </Fact>
+        )}
         {treatment.choice && (
           <Fact name="Chain">
-            {chain} ({STANCE_LABELS[treatment.choice.body.stance].toLowerCase()})
+            {chain} ({STANCE_LABELS[treatment.choice.body.stance].toLowerCase()}
+            {treatment.choice.body.reason && `; done here because: ${treatment.choice.body.reason}`})
           </Fact>
         )}
         {closing && (
@@ -82,6 +97,9 @@ export function RecordSheet({ record, treatment, photographs, closing, chain, us
         </Fact>
       </dl>
       {closing?.closed?.notes && <p className="sheet-notes">{closing.closed.notes}</p>}
+      <div className="sheet-map">
+        <ConditionMap kind={record.kind} damages={damages} {...(mapPhotograph ? { photograph: mapPhotograph } : {})} />
+      </div>
       {photographs.length > 0 && (
         <section className="sheet-photos" aria-label="Photographs">
           {photographs.map(({ id, moment, caption, taken_at }) => (
@@ -181,4 +199,18 @@ function Used({ used, stamp }: { used: readonly UsedRow[]; stamp: (at: string) =
       </table>
     </section>
   );
+}
+
+/** What was looked at and what it showed, and what had been glued before. */
+function Inspected({ survey }: { survey: Survey }) {
+  const found = CHECK_ROWS.flatMap(({ check, label, findings }) => {
+    const finding = findings.find((each) => each.finding === survey.inspected?.[check]);
+    return finding ? [`${label.toLowerCase()}: ${finding.word}`] : [];
+  });
+  const glue =
+    survey.earlier_glue && survey.earlier_glue !== "none"
+      ? [`earlier glue: ${earlierGlueRow(survey.earlier_glue).label.toLowerCase()}`]
+      : [];
+  const all = [...found, ...glue];
+  return all.length === 0 ? null : <Fact name="Inspected">{all.join("; ")}</Fact>;
 }

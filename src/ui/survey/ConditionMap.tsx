@@ -49,7 +49,7 @@ export function ConditionMap({ kind, damages, photograph, own, piece }: Props) {
     <section aria-label="Condition map">
       <div className="flex items-center justify-between gap-3 pb-2">
         <h2>Condition map</h2>
-        {photograph && (
+        {photograph && own && (
           <Segmented
             label="Drawn on"
             value={face}

@@ -2,6 +2,7 @@
 import { DAMAGE_KINDS, type DamageKind } from "@/core/catalogue";
 import { DAMAGE_LABELS, MEASURES, type Measure } from "@/core/survey/measures.data";
 import { FieldError } from "../forms/FieldError";
+import { useHydrated } from "../forms/hydrated";
 import { LengthField } from "../forms/LengthField";
 import { NumberField } from "../forms/NumberField";
 import { Segmented } from "../forms/Segmented";
@@ -10,6 +11,7 @@ import type { SurveyPart } from "./surveyPart";
 
 /** What kind of damage, out of all there are. */
 export function KindField({ form, values, errors }: SurveyPart) {
+  const hydrated = useHydrated();
   return (
     <div className={errors.kind ? "kind-wrong" : ""}>
       <label className="txt-label" htmlFor="damage-kind">
@@ -19,6 +21,7 @@ export function KindField({ form, values, errors }: SurveyPart) {
         id="damage-kind"
         className="txt kind-select"
         value={values.kind}
+        disabled={!hydrated}
         aria-invalid={errors.kind ? true : undefined}
         onChange={(event) => form.setValue("kind", event.target.value as DamageKind | "")}
       >

@@ -1,4 +1,4 @@
-import type { Role } from "../../catalogue";
+import { middle, type Role } from "../../catalogue";
 import type { Case } from "../case";
 import type { Criterion } from "../criteria.data";
 
@@ -41,5 +41,7 @@ export const on = (c: Case) => c.on.label.toLowerCase();
 export const finish = (c: Case) => c.finish.label.toLowerCase();
 export const bond = (c: Case) => c.row.bonds[c.on.family];
 export const is = (c: Case, ...classes: readonly Case["row"]["class"][]) => classes.includes(c.row.class);
-export const layersNeeded = (c: Case) => Math.ceil((c.damage.depth_mm ?? 0) / c.row.max_layer_mm - 1e-9);
+/** Layers that the depth takes, each as thick as it is once it has shrunk. */
+export const layersNeeded = ({ damage, row }: Case) =>
+  Math.ceil((damage.depth_mm ?? 0) / (row.max_layer_mm * (1 - middle(row.shrinkage_pct) / 100)) - 1e-9);
 export const stageMinutes = (c: Case, stage: string) => c.row.cure.stages.find((each) => each.stage === stage)?.minutes;

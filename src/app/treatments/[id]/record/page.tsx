@@ -13,11 +13,13 @@ export default async function RecordPage({ params }: PageProps<"/treatments/[id]
   const id = asId((await params).id);
   return withRecord(
     () => treatmentPage(id),
-    ({ record, treatment, plan, cures, photographs, now, time_zone }) => (
+    ({ record, treatment, plan, cures, photographs, damages, map_photograph, now, time_zone }) => (
       <RecordSheet
         record={record}
         treatment={treatment}
+        damages={damages}
         photographs={photographs}
+        {...(map_photograph ? { mapPhotograph: map_photograph } : {})}
         chain={chainWords(treatment)}
         used={materialsUsed(treatment)}
         wall={wall(time_zone)}

@@ -31,9 +31,9 @@ function matchView({ id, record, treatment, air, now }: StationView, products: r
     <MatchStation
       treatment={id}
       input={matchInputOf(record, survey.body.survey, damage, air.temp_C)}
-      shelf={{ jars: jarsOf(products, now), need_cm3: lossOf(damage).volume_cm3 }}
       stale={choice_stale}
       referrals={referrals(survey.body.survey)}
+      {...(products.length > 0 ? { shelf: { jars: jarsOf(products, now), need_cm3: lossOf(damage).volume_cm3 } } : {})}
       {...(choice ? { choice: { stance: choice.body.stance, chain: choice.body.chain, entry: choice.id } } : {})}
     />
   );

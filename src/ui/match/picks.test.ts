@@ -1,0 +1,92 @@
+import type { Shelf } from "@/core/match/case";
+import { matching } from "@/core/match/match";
+import type { MatchInput } from "@/core/match/match.schema";
+import { candidates, chainFor, changesSince, keyOf, otherWould, picksOf, refusedOf, shared, summary } from "./picks";
+
+const ask = (over: Partial<MatchInput> = {}): MatchInput => ({
+  substrate: "stoneware",
+  finish: "glaze",
+  damage: { kind: "chip", depth_mm: 6 },
+  service: {},
+  stance: "reversible",
+  ...over,
+});
+const shelf: Shelf = {
+  jars: [{ id: "00000000-0000-4000-8000-000000000001", name: "The blue tub", class: "epoxy-putty", figures: {}, left_g: 80 }],
+};
+const names = (input: MatchInput, cabinet?: Shelf, picked?: string) =>
+  candidates(matching(input, cabinet), "filler", picked).map(({ row }) => row.name);
+
+test("candidates of the key link stand in the order of their chains", () => {
+  const found = matching(ask());
+  const order = candidates(found, "filler").map(keyOf);
+  expect(order).toEqual(found.chains.map(({ links }) => links.find(({ role }) => role === "filler")?.row.class));
+});
+
+test("a class of which a jar is here is not listed twice, unless it was picked itself", () => {
+  expect(names(ask(), shelf)).toContain("The blue tub");
+  expect(names(ask(), shelf)).not.toContain("Epoxy putty");
+  expect(names(ask(), shelf, "epoxy-putty")).toEqual(expect.arrayContaining(["The blue tub", "Epoxy putty"]));
+});
+
+test("the chain keeps to what was picked, class or jar; a pick that is refused now gives way", () => {
+  const found = matching(ask(), shelf);
+  const filler = (key: string) => chainFor(found, { filler: key }).find(({ role }) => role === "filler");
+  expect(filler("polyester-filler")?.row.class).toBe("polyester-filler");
+  expect(filler(shelf.jars[0]?.id ?? "")?.row.name).toBe("The blue tub");
+  expect(filler("gypsum-plaster")?.row.class).not.toBe("gypsum-plaster");
+  expect(chainFor(found, {}).map(({ role }) => role)).toEqual(found.roles);
+});
+
+test("a choice on record comes back as picks, jars by their id", () => {
+  const jar = shelf.jars[0];
+  if (!jar) throw new Error("no jar");
+  const product = { id: jar.id, name: jar.name, figures: {} };
+  expect(
+    picksOf([
+      { role: "filler", class: "epoxy-putty", product },
+      { role: "colour", class: "acrylic-paint" },
+    ]),
+  ).toEqual({
+    filler: jar.id,
+    colour: "acrylic-paint",
+  });
+});
+
+test("what a what-if changed is said of each: moved, refused before, or fitted before", () => {
+  const [before, after] = [matching(ask()), matching(ask({ service: { outdoor: true, wet: true } }))];
+  const changes = changesSince(before, after, "filler");
+  expect(changes.get("acrylic-dispersion-filler")).toBe("fitted before");
+  expect([...changes.values()].some((words) => /^was \d|^was (1st|2nd|3rd)/.test(words))).toBe(true);
+  expect(changesSince(after, before, "filler").get("acrylic-dispersion-filler")).toBe("was refused");
+  expect(changesSince(before, before, "filler").size).toBe(0);
+});
+
+test("a new condition is marked where the place stays the same", () => {
+  const only = ask({ substrate: "leather", finish: "dye", damage: { kind: "tear", gap_mm: 0.1 } });
+  const changes = changesSince(matching(only), matching({ ...only, service: { food: true } }), "adhesive");
+  expect([...changes.values()]).toContain("new condition");
+});
+
+test("conditions that all candidates carry are said once, and not again in each sum-up", () => {
+  const judged = candidates(matching(ask({ service: { food: true } })), "filler");
+  const common = shared(judged);
+  expect(common.map(({ rule }) => rule)).toEqual(["food-decorative"]);
+  for (const judgement of judged) expect(summary(judgement, common)).not.toContain("food stays off");
+  expect(shared(judged.slice(0, 1))).toEqual([]);
+});
+
+test("refusals with a reason of their own are told; what simply does not hold is listed", () => {
+  const { told, plain } = refusedOf(matching(ask({ service: { wet: true } })), "filler");
+  expect(told.map(({ row }) => row.class)).toContain("gypsum-plaster");
+  expect(plain.map(({ row }) => row.class)).toContain("flexible-compound");
+  expect(told.some((each) => plain.includes(each))).toBe(false);
+});
+
+test("what the other stance would pick is said without switching", () => {
+  const shards = ask({ substrate: "bone-china", damage: { kind: "shards", gap_mm: 0.1 }, service: { wet: true, load: true } });
+  const [own, other] = [matching(shards), matching({ ...shards, stance: "service" })];
+  expect(otherWould(other, own, "reversible")).toMatch(/^Service first would pick/);
+  expect(otherWould(own, own, "reversible")).toBe("Service first would pick the same");
+  expect(otherWould(matching(ask({ climate_C: -40 })), own, "service")).toBe("Reversible first finds nothing either");
+});
