@@ -30,6 +30,7 @@ export default defineConfig({
   reporter: process.env.E2E_REPORT ? [["list"], ["json", { outputFile: process.env.E2E_REPORT }]] : "list",
   use: {
     viewport: { width: 1280, height: 800 },
+    actionTimeout: 30_000,
     launchOptions: { executablePath: "/usr/bin/chromium", args: ARGS },
     timezoneId: "Europe/Berlin",
   },

@@ -40,6 +40,7 @@ test("a jar is weighed; from a page that is behind it is told, not overwritten",
   await page.goto("/cabinet");
   await page.getByRole("link", { name: /Studio acrylics/ }).click();
   const side = page.getByRole("complementary", { name: "Selected product" });
+  await expect(side.getByRole("heading", { name: "Studio acrylics" })).toBeVisible();
   const late = await context.newPage();
   await late.goto(page.url());
   await side.getByRole("button", { name: "Weigh it: jar box" }).click();
@@ -98,6 +99,7 @@ test("what goes off is told first, the list is sorted and filtered, and up to fo
 test("a product is deleted and brought back with its jars", async ({ page }) => {
   await page.goto("/cabinet");
   await page.getByRole("link", { name: /Grey surfacer/ }).click();
+  await expect(page.getByRole("complementary", { name: "Selected product" }).getByRole("heading", { name: "Grey surfacer" })).toBeVisible();
   await press(page, "Delete it with its jars");
   await expect(page.getByText("Deleted: Grey surfacer")).toBeVisible();
   await expect(page.getByRole("row").filter({ hasText: "Grey surfacer" })).toHaveCount(0);

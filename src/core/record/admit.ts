@@ -7,7 +7,7 @@ type Check<K extends EventKind> = (treatment: Treatment, body: Extract<EventBody
 
 const needsChoice = ({ choice }: Treatment) => (choice ? undefined : "Choose the materials at Match first.");
 /** Work is admitted on a choice, or on the decision to do without one. */
-const needsWork = (treatment: Treatment) => (treatment.decision && !treatment.decision.damage ? undefined : needsChoice(treatment));
+const needsWork = (treatment: Treatment) => (treatment.settled ? undefined : needsChoice(treatment));
 const needsSurvey = ({ survey }: Treatment) => (survey ? undefined : "Survey the damage first.");
 
 const inChain = (treatment: Treatment, taken: Taken) =>

@@ -44,6 +44,8 @@ export interface Treatment {
   readonly ladder?: { readonly from: Grade; readonly to: Grade };
   readonly level: readonly LevelEntry[];
   readonly closed?: Entry<"closed">;
+  /** It is known what is done: a chain is chosen, or it was decided to do without one. */
+  readonly settled: boolean;
   /** The survey was changed after the choice was made. */
   readonly choice_stale: boolean;
 }
@@ -76,6 +78,7 @@ export function readLog(log: readonly LogEntry[]): Treatment {
     placed: Object.fromEntries(all(entries, "placed").map(({ body }) => [body.layer, body.applied_mm])),
     measured: Object.fromEntries(all(entries, "measured").map(({ body }) => [body.layer, body.surface_mm])),
     level: levelEntries(entries, ladder),
+    settled: choice !== undefined || (decision !== undefined && decision.damage === undefined),
     choice_stale: survey !== undefined && choice !== undefined && survey.seq > choice.seq,
   };
 }

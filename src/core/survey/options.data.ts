@@ -101,11 +101,9 @@ export const OPTIONS: Readonly<Record<DamageKind, readonly OptionRow[]>> = {
   ],
 };
 
-const labels = new Map(Object.values(OPTIONS).flatMap((rows) => rows.map(({ option, label }) => [option, label] as const)));
-
 /** An option in words; a name from an older record is shown as it is. */
-export function optionLabel(option: string): string {
-  return labels.get(option) ?? option.replaceAll("-", " ");
+export function optionLabel(of: DamageKind, option: string): string {
+  return optionRow(of, option)?.label ?? option.replaceAll("-", " ");
 }
 
 /** The row of an option for a kind of damage, where there is one. */

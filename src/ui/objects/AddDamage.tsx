@@ -1,6 +1,6 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { useRef, useState } from "react";
+import { useId, useRef, useState } from "react";
 import { useForm } from "react-hook-form";
 import { send } from "../forms/send";
 import { TextField } from "../forms/TextField";
@@ -23,6 +23,7 @@ const OTHER = "other";
 /** Each damage is met by a treatment of its own, on the part where it is. */
 export function AddDamage({ piece, parts }: Props) {
   const router = useRouter();
+  const at = useId();
   const form = useForm<DamageForm>({
     defaultValues: { title: "", where: parts[0]?.id ?? OTHER, part: { name: "", substrate: "", finish: "" } },
   });
@@ -60,9 +61,11 @@ export function AddDamage({ piece, parts }: Props) {
         maxLength={200}
         autoComplete="off"
       />
-      <label className="txt-label">
-        Where
-        <select className="txt" {...form.register("where")}>
+      <div>
+        <label className="txt-label" htmlFor={`${at}-where`}>
+          Where
+        </label>
+        <select id={`${at}-where`} className="txt" {...form.register("where")}>
           {parts.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}
@@ -70,7 +73,7 @@ export function AddDamage({ piece, parts }: Props) {
           ))}
           <option value={OTHER}>Another part …</option>
         </select>
-      </label>
+      </div>
       {where === OTHER && <PartFields form={form} errors={errors} at="part." />}
       {trouble !== "" && (
         <p className="wrong-note" role="alert">

@@ -75,9 +75,9 @@ export function RecordSheet({ record, treatment, damages, mapPhotograph, photogr
           </Fact>
         )}
         {survey && <Inspected survey={survey} />}
-        {treatment.decision && (
+        {survey && treatment.decision && (
           <Fact name="Decided">
-            {optionLabel(treatment.decision.option)}: {treatment.decision.reason}
+            {optionLabel(survey.damage.kind, treatment.decision.option)}: {treatment.decision.reason}
           </Fact>
         )}
         {treatment.choice && (

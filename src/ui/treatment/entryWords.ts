@@ -17,7 +17,7 @@ const started = ({ parts, ...taken }: BodyOf<"mixed" | "clamped" | "coated">) =>
 const SAY: Sayings = {
   surveyed: ({ survey, decision }) =>
     `Surveyed: ${DAMAGE_LABELS[survey.damage.kind].toLowerCase()}, ${lossOf(survey.damage).size}${
-      decision ? `. ${optionLabel(decision.option)}: ${decision.reason}` : ""
+      decision ? `. ${optionLabel(survey.damage.kind, decision.option)}: ${decision.reason}` : ""
     }`,
   marked: () => "Moved the mark on the condition map",
   matched: ({ stance, chain }) =>

@@ -7,7 +7,7 @@ export const metadata = { title: "Colour" };
 
 export default async function ColourPage({ params }: PageProps<"/treatments/[id]/colour">) {
   return stationPage(params, "colour", ({ id, treatment, plan, cures, air, done, next }) => {
-    if (!plan || !treatment.choice)
+    if (!plan || !treatment.settled)
       return (
         <Earlier
           id={id}

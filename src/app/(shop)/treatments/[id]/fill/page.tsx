@@ -7,7 +7,7 @@ export const metadata = { title: "Fill" };
 
 export default async function FillPage({ params }: PageProps<"/treatments/[id]/fill">) {
   return stationPage(params, "fill", ({ id, record, treatment, plan, cures, air, done, next }) => {
-    if (!plan || !treatment.choice || !treatment.damage)
+    if (!plan || !treatment.settled || !treatment.damage)
       return <Earlier id={id} first={treatment.survey ? "match" : "survey"} why="Fill needs a filler. Choose the chain at Match first." />;
     const mixed = treatment.clocks.filter(({ body }) => body.kind === "mixed");
     const clock = mixed.at(-1);

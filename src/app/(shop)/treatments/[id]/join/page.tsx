@@ -8,7 +8,7 @@ export const metadata = { title: "Join" };
 
 export default async function JoinPage({ params }: PageProps<"/treatments/[id]/join">) {
   return stationPage(params, "join", ({ id, treatment, plan, cures, air, done, next }) => {
-    if (!plan || !treatment.choice || !treatment.damage)
+    if (!plan || !treatment.settled || !treatment.damage)
       return (
         <Earlier id={id} first={treatment.survey ? "match" : "survey"} why="Join needs an adhesive. Choose the chain at Match first." />
       );

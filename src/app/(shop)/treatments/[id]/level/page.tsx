@@ -7,7 +7,7 @@ export const metadata = { title: "Level" };
 
 export default async function LevelPage({ params }: PageProps<"/treatments/[id]/level">) {
   return stationPage(params, "level", ({ id, record, treatment, plan, done, next }) =>
-    plan && treatment.choice ? (
+    plan && treatment.settled ? (
       <LevelStation
         treatment={id}
         entries={treatment.level}

@@ -6,7 +6,7 @@ export const metadata = { title: "Make ready" };
 
 export default async function ReadyPage({ params }: PageProps<"/treatments/[id]/ready">) {
   return stationPage(params, "ready", ({ id, treatment, plan, photographs, done, next }) =>
-    plan && treatment.choice ? (
+    plan && treatment.settled ? (
       <ReadyStation
         treatment={id}
         plan={plan.stations.ready}
