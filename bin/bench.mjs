@@ -13,12 +13,13 @@ const SERVED = [
   ["Bench", "/"],
   ["Fill", `/treatments/${treatment("lemonade-jar")}/fill`],
   ["Objects", "/objects"],
+  ["Survey", `/treatments/${treatment("carousel-hare")}/survey`],
+  ["Match", `/treatments/${treatment("lemonade-jar")}/match`],
+  ["Cabinet", "/cabinet"],
 ];
 const VIEWS = [
   ...SERVED,
   ["New piece", "/objects/new"],
-  ["Survey", `/treatments/${treatment("carousel-hare")}/survey`],
-  ["Match", `/treatments/${treatment("lemonade-jar")}/match`],
   ["Make ready", `/treatments/${treatment("lemonade-jar")}/ready`],
   ["Join", `/treatments/${treatment("figure-hand")}/join`],
   ["Level", `/treatments/${treatment("booth-counter")}/level`],
@@ -34,7 +35,8 @@ await withDemoApp(ROOT, async (base) => {
   await firstLoad(base);
 });
 console.log("\nCalculations, in this process");
-spawnSync(path.join(ROOT, "node_modules", ".bin", "tsx"), ["bench/calculations.ts"], { stdio: "inherit" });
+for (const file of ["bench/calculations.ts", "bench/chains.ts"])
+  spawnSync(path.join(ROOT, "node_modules", ".bin", "tsx"), [file], { stdio: "inherit" });
 
 /** p95 of the server's answer, as a ratio to the bare page in the same run; pages take turns, so that noise is shared. */
 async function serverTimes(base) {

@@ -15,6 +15,7 @@ const VIEWS = [
   ["new-piece", "/objects/new", 1280, 800],
   ["survey", `/treatments/${treatment("carousel-hare")}/survey`, 1280, 800],
   ["match", `/treatments/${treatment("lemonade-jar")}/match`, 1280, 800],
+  ["cabinet", "/cabinet", 1280, 800],
   ["ready", `/treatments/${treatment("lemonade-jar")}/ready`, 1280, 800],
   ["join", `/treatments/${treatment("figure-hand")}/join`, 1280, 800],
   ["fill", `/treatments/${treatment("lemonade-jar")}/fill`, 1280, 800],

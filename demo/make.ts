@@ -153,6 +153,7 @@ const STORIES: readonly Story[] = [
     substrate: "gypsum",
     finish: "none",
     treatment: "wing corner",
+    mark: [0.3, 0.3],
     promised: "2026-10-23",
     drawings: [["relief", "before", "front, raking light", DAY]],
     survey: {
@@ -203,6 +204,7 @@ const STORIES: readonly Story[] = [
     substrate: "veneer-particleboard",
     finish: "lacquer",
     treatment: "knocked edge",
+    mark: [0.79, 0.37],
     promised: "2026-10-23",
     drawings: [["counter", "before", "front edge, daylight", 4 * DAY]],
     survey: {
@@ -283,6 +285,7 @@ const STORIES: readonly Story[] = [
     substrate: "leather",
     finish: "dye",
     treatment: "moth hole in a fold",
+    mark: [0.5, 0.5],
     promised: "2026-10-26",
     drawings: [["bellows", "before", "third fold, light from behind", 2 * DAY]],
     survey: {
@@ -336,6 +339,7 @@ const STORIES: readonly Story[] = [
     substrate: "bone-china",
     finish: "glaze",
     treatment: "five shards",
+    mark: [0.5, 0.45],
     drawings: [
       ["saucer", "before", "from above, raking light", 9 * DAY],
       ["saucerAfter", "after", "same place, same light", 3 * DAY + 60],

@@ -1,7 +1,8 @@
 import { middle, type Range, type Stance } from "../catalogue";
 import type { Shelf } from "../match/case";
 import type { Chain } from "../match/chains";
-import { matching } from "../match/match";
+import { reasonsOf } from "../match/judge";
+import { type Matching, matching } from "../match/match";
 import { readLog } from "../record/treatment";
 import { lossOf } from "../survey/loss";
 import type { Damage } from "../survey/measures.data";
@@ -18,6 +19,8 @@ export interface ComparedOption extends Omit<OptionRow, "as"> {
   /** The chain that Match would put first; absent with `refused` = nothing in the catalogue does it. */
   readonly materials: readonly string[];
   readonly refused: boolean;
+  /** What keeps out the material that came nearest. */
+  readonly refused_because?: string;
   readonly elapsed_min: number;
   /** Material, in euro, from the range of prices; absent = it depends on the part. */
   readonly cost_eur?: Range;
@@ -31,8 +34,10 @@ export function compareOptions(piece: PieceFacts, survey: Survey, stance: Stance
     const damage = as?.(survey.damage);
     if (damage === undefined)
       return { ...row, materials: [], refused: as !== undefined, elapsed_min: row.hands_min + row.wait_min, conditions: 0 };
-    const chain = matching({ ...matchInputOf(piece, survey, damage, climate_C), stance }, shelf).chains[0];
-    if (!chain) return { ...row, damage, materials: [], refused: true, elapsed_min: row.hands_min + row.wait_min, conditions: 0 };
+    const found = matching({ ...matchInputOf(piece, survey, damage, climate_C), stance }, shelf);
+    const chain = found.chains[0];
+    if (!chain)
+      return { ...row, damage, materials: [], refused: true, ...nearest(found), elapsed_min: row.hands_min + row.wait_min, conditions: 0 };
     const plan = planWith(piece, survey, damage, stance, chain);
     return {
       ...row,
@@ -45,6 +50,14 @@ export function compareOptions(piece: PieceFacts, survey: Survey, stance: Stance
       conditions: chain.clashes.length + chain.links.filter(({ verdict }) => verdict === "fits-if").length,
     };
   });
+}
+
+/** Of the first link that nothing serves, the candidate that would score best, and why it is refused. */
+function nearest({ roles, byRole }: Matching): { refused_because?: string } {
+  const empty = roles.map((role) => byRole.get(role) ?? []).find((judged) => judged.every(({ verdict }) => verdict === "refused"));
+  const [best] = [...(empty ?? [])].sort((a, b) => b.score - a.score);
+  const why = best && reasonsOf(best).find(({ effect }) => effect === "refuse");
+  return best && why ? { refused_because: `Nearest comes ${best.row.name.toLowerCase()}: ${why.text}` } : {};
 }
 
 const AT = "2000-01-01T00:00:00Z";

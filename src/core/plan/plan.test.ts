@@ -288,6 +288,14 @@ describe("repair, replace or leave", () => {
     expect(row("reveneer")?.hands_min).toBeGreaterThan(row("reglue")?.hands_min ?? 0);
   });
 
+  test("an option that nothing serves says what came nearest and what keeps it out", () => {
+    const saddle = { kind: "figure", substrate: "leather", finish: "dye" } as const;
+    const tear = { kind: "tear", length_mm: 64, thickness_mm: 1.6, flap: false, tension: true } as const;
+    const [back, ...others] = compareOptions(saddle, { damage: tear, service: { outdoor: true, flex: true } }, "reversible", 20);
+    expect(back).toMatchObject({ refused: true, refused_because: expect.stringMatching(/^Nearest comes .+: .+outdoors\.$/) });
+    expect(others.every(({ refused }) => !refused)).toBe(true);
+  });
+
   test("a swollen core weighs on the option that keeps it", () => {
     const flat = compareOptions(counter, { damage: { ...lifted, swelling_mm: 0 }, service: { touched: true } }, "service", 20);
     expect(row("reglue")?.conditions).toBeGreaterThan(flat[0]?.conditions ?? 0);

@@ -7,9 +7,9 @@ import type { SurveyPart } from "./surveyPart";
 
 /** Repair, replace or leave, side by side: hours, days and material from the same engine that plans the work. */
 export function Ways({ form, values, errors, options }: SurveyPart & { options: readonly ComparedOption[] }) {
-  const first = options.find(({ refused }) => !refused);
-  const chosen = options.find(({ option }) => option === values.option) ?? first;
-  if (!first) return null;
+  const picked = options.find(({ option }) => option === values.option);
+  const chosen = picked ?? options.find((each, i) => i === 0 && !each.refused);
+  if (options.length === 0) return null;
   return (
     <section aria-label="Ways to meet it" className="mt-5">
       <h2 className="border-b border-ink pb-1">
@@ -57,7 +57,7 @@ function Way({ option, chosen, choose }: { option: ComparedOption; chosen: boole
       <p className="pt-1">{how}</p>
       {refused ? (
         <Sign name="never" wrap>
-          No material in the catalogue does this here.
+          No material in the catalogue does this here. {option.refused_because}
         </Sign>
       ) : (
         <dl className="kv pt-1">
