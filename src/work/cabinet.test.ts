@@ -1,13 +1,9 @@
-import { em } from "@/store/orm";
 import { addLot, addProduct, cabinetPage, editLot, editProduct, exportCabinet, importCabinet } from "./cabinet";
 import { find } from "./find";
 import { setRemoved } from "./removal";
 import { chosenTreatment, NOW, problemOf, scratchDatabase } from "./testing.fixture";
 
 scratchDatabase();
-beforeEach(async () => {
-  await (await em()).execute("truncate product cascade");
-});
 
 const jar = (over: object = {}) => ({
   id: crypto.randomUUID(),

@@ -11,6 +11,7 @@ import {
 } from "@/core/catalogue";
 import { FiguresSchema } from "@/core/match/match.schema";
 import { EventBody } from "@/core/record/events.schema";
+import { STANCE_SCHEMA, SurveySchema } from "@/core/survey/survey.schema";
 import { celsius, oneOf, strict } from "@/core/units/schema";
 
 const id = () => Type.String({ format: "uuid" });
@@ -100,3 +101,5 @@ export const ProductEdit = strict({ version: Type.Integer({ minimum: 1 }), ...pr
 
 export const NewLot = strict({ id: id(), ...lotFields });
 export const LotEdit = strict({ version: Type.Integer({ minimum: 1 }), ...lotFields });
+
+export const WaysQuestion = strict({ survey: SurveySchema, stance: STANCE_SCHEMA });

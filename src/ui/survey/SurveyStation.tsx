@@ -1,13 +1,13 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { useDeferredValue, useMemo, useState } from "react";
+import { useState } from "react";
 import { useForm } from "react-hook-form";
 import { type Finish, finishRow, type PieceKind, type Stance, type Substrate, substrateRow } from "@/core/catalogue";
-import { type ComparedOption, compareOptions } from "@/core/plan/options";
 import { PLANNED_MIN } from "@/core/plan/planned.data";
 import type { Decision } from "@/core/record/events.schema";
 import { lossOf } from "@/core/survey/loss";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
+import { OPTIONS, optionRow } from "@/core/survey/options.data";
 import type { Survey } from "@/core/survey/survey.schema";
 import { figure } from "@/core/units";
 import { useDraft } from "../forms/draft";
@@ -21,6 +21,7 @@ import { KindField, MeasureFields } from "./DamageFields";
 import { Sketch } from "./Sketch";
 import { drawable, EMPTY_SURVEY, type FormErrors, type ReadSurvey, readSurvey, type SurveyForm, surveyForm } from "./surveyForm";
 import { Tells } from "./Tells";
+import { useWays } from "./useWays";
 import { Ways } from "./Ways";
 
 interface Props {
@@ -29,7 +30,6 @@ interface Props {
   readonly part: string;
   readonly piece_id: string;
   readonly stance: Stance;
-  readonly temp_C: number;
   readonly survey?: Survey;
   readonly surveyEntry?: string;
   readonly decision?: Decision;
@@ -42,7 +42,7 @@ const FORM_ID = "survey-form";
 
 /** Survey: where the damage is, what is wrong with measurements, how the piece is used, what was seen, and how to meet it. */
 export function SurveyStation(props: Props) {
-  const { treatment, piece, part, stance, temp_C, survey, surveyEntry, decision, damages, mapPhotograph, photographs } = props;
+  const { treatment, piece, part, stance, survey, surveyEntry, decision, damages, mapPhotograph, photographs } = props;
   const router = useRouter();
   const log = useLog();
   const form = useForm<SurveyForm>({ defaultValues: survey ? surveyForm(survey, decision) : EMPTY_SURVEY });
@@ -50,12 +50,12 @@ export function SurveyStation(props: Props) {
   const [errors, setErrors] = useState<FormErrors>({});
   const values = form.watch();
   const told: FormErrors = { ...Object.fromEntries(log.errors.map((error) => [fieldOf(error), error.message])), ...errors };
-  const options = useOptions(values, piece, stance, temp_C);
+  const ways = useWays(treatment, values, stance);
   const [on, finish] = [substrateRow(piece.substrate), finishRow(piece.finish)];
   const save = async () => {
     const typed = form.getValues();
     const read = readSurvey(typed);
-    const decision = decisionOf(options, typed);
+    const decision = decisionOf(typed, read);
     const wrong = errorsIn(read, decision);
     setErrors(wrong);
     if (!read.ok || Object.keys(wrong).length > 0) {
@@ -111,7 +111,7 @@ export function SurveyStation(props: Props) {
           </div>
         </div>
       </div>
-      <Ways {...part_} options={options} />
+      <Ways {...part_} ways={ways} />
     </form>
   );
 }
@@ -120,19 +120,11 @@ function errorsIn(read: ReadSurvey, decision: Decision | undefined): FormErrors 
   return { ...(read.ok ? {} : read.errors), ...(decision?.reason === "" ? { option_reason: "Say why, in a few words." } : {}) };
 }
 
-/** What was chosen in place of the first way; undefined = the first. */
-function decisionOf(options: readonly ComparedOption[], { option, option_reason }: SurveyForm): Decision | undefined {
-  const chosen = options.find((each) => each.option === option && each !== options[0]);
-  return chosen && { option, reason: option_reason.trim(), ...(chosen.damage ? { damage: chosen.damage } : {}) };
-}
-
-/** The ways to meet what is typed, worked out behind the typing. */
-function useOptions(values: SurveyForm, piece: Props["piece"], stance: Stance, temp_C: number): readonly ComparedOption[] {
-  const key = useDeferredValue(JSON.stringify(values));
-  return useMemo(() => {
-    const read = readSurvey(JSON.parse(key) as SurveyForm);
-    return read.ok ? compareOptions(piece, read.survey, stance, temp_C) : [];
-  }, [key, piece, stance, temp_C]);
+/** What was chosen in place of the first way; undefined = the first. What is then treated follows from what is typed now. */
+function decisionOf({ kind, option, option_reason }: SurveyForm, read: ReadSurvey): Decision | undefined {
+  if (kind === "" || !read.ok || option === "" || option === OPTIONS[kind][0]?.option) return undefined;
+  const damage = optionRow(kind, option)?.as?.(read.survey.damage);
+  return { option, reason: option_reason.trim(), ...(damage ? { damage } : {}) };
 }
 
 /** The main action of Survey; it stands in the head, always in sight. */

@@ -4,11 +4,13 @@ import { figure, formatMinutes } from "@/core/units";
 import { FieldError } from "../forms/FieldError";
 import { Sign } from "../signs/Sign";
 import type { SurveyPart } from "./surveyPart";
+import type { Ways as WaysFound } from "./useWays";
 
 /** Repair, replace or leave, side by side: hours, days and material from the same engine that plans the work. */
-export function Ways({ form, values, errors, options }: SurveyPart & { options: readonly ComparedOption[] }) {
+export function Ways({ form, values, errors, ways: { options, trouble } }: SurveyPart & { ways: WaysFound }) {
   const picked = options.find(({ option }) => option === values.option);
   const chosen = picked ?? options.find((each, i) => i === 0 && !each.refused);
+  if (trouble !== "") return <p className="dim pt-4">The ways to meet it can’t be compared now: {trouble}</p>;
   if (options.length === 0) return null;
   return (
     <section aria-label="Ways to meet it" className="mt-5">

@@ -7,7 +7,7 @@ export default async function SurveyPage({ params }: PageProps<"/treatments/[id]
   return stationPage(params, "survey", render, <SaveSurvey />);
 }
 
-function render({ id, record, treatment, photographs, damages, map_photograph, air }: StationView) {
+function render({ id, record, treatment, photographs, damages, map_photograph }: StationView) {
   const { survey, decision, choice } = treatment;
   return (
     <SurveyStation
@@ -17,7 +17,6 @@ function render({ id, record, treatment, photographs, damages, map_photograph, a
       part={record.part_name}
       piece_id={record.piece_id}
       stance={choice?.body.stance ?? "reversible"}
-      temp_C={air.temp_C}
       damages={damages}
       photographs={photographs}
       {...(map_photograph ? { mapPhotograph: map_photograph } : {})}
