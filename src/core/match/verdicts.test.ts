@@ -214,6 +214,13 @@ describe("what a restorer would say", () => {
       "fits-if",
       wood,
     ],
+    [
+      { substrate: "hardwood", finish: "none", damage: { kind: "break-across", gap_mm: 0.1 }, service: { load: true } },
+      "adhesive",
+      "acrylic-resin-solvent",
+      "refused",
+      wood,
+    ],
     [{ substrate: "hardwood", finish: "none", damage: { kind: "break-across" }, climate_C: 15 }, "adhesive", "hide-glue", "fits-if", wood],
     [
       { substrate: "hardwood", finish: "none", damage: { kind: "break-across" }, climate_C: 10 },
@@ -387,6 +394,13 @@ describe("what a restorer would say", () => {
     expect(first({ service: wet })).toBe("epoxy-putty");
     expect(first({ substrate: "gypsum", finish: "none", damage: { kind: "corner", depth_mm: 20 } })).toBe("gypsum-plaster");
     expect(first({ substrate: "leather", finish: "dye", damage: { kind: "tear", gap_mm: 0.1 } }, "adhesive")).toBe("flexible-adhesive");
+    const rail: Partial<MatchInput> = {
+      substrate: "hardwood",
+      finish: "shellac",
+      damage: { kind: "break-across", gap_mm: 0.1 },
+      service: { load: true },
+    };
+    expect(first({ ...rail, earlier_glue: "animal" }, "adhesive")).toBe("hide-glue");
     expect(first({ substrate: "bone-china", damage: { kind: "shards", gap_mm: 0.1 } }, "adhesive")).toBe("acrylic-resin-solvent");
     expect(
       first(

@@ -1,6 +1,9 @@
 import { plain } from "../../units";
 import { FILLING, is, layersNeeded, lower, name, type Rule, SHEETS, TRADE, WOOD } from "./rule";
 
+/** A joint that closes in the dry fit is about this wide; within it no glue is near its limit. */
+const CLOSED_MM = 0.1;
+
 export const GAP_RULES: readonly Rule[] = [
   {
     id: "gap-too-wide",
@@ -52,7 +55,7 @@ export const GAP_RULES: readonly Rule[] = [
     looks_at: "gap",
     effect: "fair",
     roles: ["adhesive"],
-    when: (c) => (c.damage.gap_mm ?? 0) > 0.7 * c.row.gap_mm[1] && (c.damage.gap_mm ?? 0) <= c.row.gap_mm[1],
+    when: (c) => (c.damage.gap_mm ?? 0) > CLOSED_MM && (c.damage.gap_mm ?? 0) > 0.7 * c.row.gap_mm[1] && (c.damage.gap_mm ?? 0) <= c.row.gap_mm[1],
     word: "Near limit",
     says: (c) => `A gap of ${plain(c.damage.gap_mm ?? 0, 2)} mm is near what it bridges: a thick joint is a weak one.`,
     source: SHEETS,

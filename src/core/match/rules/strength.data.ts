@@ -11,6 +11,17 @@ export const STRENGTH_RULES: readonly Rule[] = [
   { id: "strength-acoustic-glue", looks_at: "strength", effect: "for", roles: ["adhesive"], when: (c) => c.service.acoustic === true && (c.row.class === "hide-glue" || c.row.class === "fish-glue"), word: "Sounds", says: "Sets hard and thin: a joint that sounds and opens again with steam.", source: TRADE },
   { id: "strength-glass", looks_at: "strength", effect: "against", roles: ["filler"], when: (c) => c.row.strength === "light" && c.damage.kind === "corner", word: "Knocks off", says: "A corner gets knocked: a light fill comes off again.", source: TRADE },
   { id: "wax-top-handled", looks_at: "strength", effect: "fair", roles: ["topcoat"], when: (c) => c.row.class === "wax-polish" && c.service.touched === true, word: "Renew it", says: "Wax wears where hands go: renew it each year.", source: TRADE },
+  {
+    id: "strength-plastic",
+    looks_at: "strength",
+    effect: "refuse",
+    roles: ["adhesive"],
+    when: (c) => c.service.load === true && (c.on.family === "wood" || c.on.family === "board") && is(c, "acrylic-resin-solvent", "flexible-adhesive"),
+    word: "Gives way",
+    says: "It stays plastic: under the load of a wooden joint it slides apart within weeks.",
+    or: "Or mark the piece as carrying no load.",
+    source: `${WOOD}, ch. 10`,
+  },
   { id: "strength-creeps", looks_at: "strength", effect: "against", roles: ["adhesive"], when: (c) => c.service.load === true && is(c, "hot-melt", "contact-adhesive", "acrylic-resin-solvent", "flexible-adhesive"), word: "Creeps", says: "It stays a little plastic: under a steady load it creeps.", source: HORIE },
   { id: "strength-creeps-slowly", looks_at: "strength", effect: "fair", roles: ["adhesive"], when: (c) => c.service.load === true && is(c, "pva"), word: "Creeps slowly", says: "Under a load that never rests it creeps slowly: a tight joint or a brace stops it.", source: "EN 204; FPL Wood Handbook 2021, ch. 10" },
   {
