@@ -45,6 +45,7 @@ const QUESTIONS: Record<CalcName, object> = {
     service: { wet: true, food: true },
     stance: "reversible",
   },
+  brace: { joint: "break-across", section: { width_mm: 32, height_mm: 44 }, load_N: 250, lever_mm: 180, material: "hardwood" },
 };
 const ROUNDS = 300;
 const AIM_MS = 2;

@@ -24,6 +24,7 @@ const GOOD: Record<keyof typeof CALCULATIONS, object> = {
   },
   ladder: { from: { system: "P", grade: 80 }, to: { system: "P", grade: 240 } },
   match: { substrate: "stoneware", damage: { kind: "chip", depth_mm: 6, length_mm: 34 }, service: {}, stance: "service" },
+  brace: { joint: "butt", section: { diameter_mm: 20 }, load_N: 20, lever_mm: 100, material: "hardwood" },
 };
 const names = Object.keys(GOOD) as (keyof typeof CALCULATIONS)[];
 

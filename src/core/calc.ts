@@ -2,6 +2,8 @@ import { cure } from "./cure/cure";
 import { CureInput, CureResult } from "./cure/cure.schema";
 import { layers } from "./fill/layers";
 import { LayersInput, LayersResult } from "./fill/layers.schema";
+import { brace } from "./join/brace";
+import { BraceInput, BraceResult } from "./join/brace.schema";
 import { ladder } from "./level/ladder";
 import { LadderInput, LadderResult } from "./level/ladder.schema";
 import { match } from "./match/match";
@@ -23,6 +25,7 @@ export const CALCULATIONS = {
   cure: { title: "Stages of a cure", input: CureInput, result: CureResult, run: cure },
   ladder: { title: "Grit ladder", input: LadderInput, result: LadderResult, run: ladder },
   match: { title: "Chains of materials", input: MatchInput, result: MatchResult, run: match },
+  brace: { title: "Brace of a joint", input: BraceInput, result: BraceResult, run: brace },
 } as const;
 
 export type CalcName = keyof typeof CALCULATIONS;

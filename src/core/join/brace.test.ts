@@ -1,0 +1,199 @@
+import fc from "fast-check";
+import { SUBSTRATES } from "../catalogue";
+import { brace } from "./brace";
+import { BRACE_JOINTS, BRACE_KINDS, type BraceInput } from "./brace.schema";
+import { safeWall, sidesOf, sizedFor, sizeOf } from "./sizing";
+import { STRENGTHS } from "./strengths.data";
+
+const rail: BraceInput = {
+  joint: "break-across",
+  section: { width_mm: 32, height_mm: 44 },
+  load_N: 250,
+  lever_mm: 180,
+  material: "hardwood",
+};
+
+describe("worked by hand", () => {
+  test("across the grain: W = 32·44²/6 = 10 325 mm³, σ = 250·180/10 325 = 4.358; end grain 12 / 4.358 = 2.75, under 3", () => {
+    const found = brace(rail);
+    expect(found.safety_without).toBeCloseTo(2.7534, 4);
+    expect(found.needed).toBe("yes");
+  });
+
+  test("a slope of 1:8: sin²α = 1/65; N = 80·12 / (80/65 + 12·64/65) = 73.58; over σ = 50·200/1333 = 7.5 is 9.81", () => {
+    const found = brace({
+      joint: "break-along",
+      section: { width_mm: 20, height_mm: 20 },
+      slope_length_mm: 160,
+      load_N: 50,
+      lever_mm: 200,
+      material: "hardwood",
+    });
+    expect(found.safety_without).toBeCloseTo(9.8113, 4);
+    expect(found.needed).toBe("no");
+    expect(found.options.at(-1)?.kind).toBe("none");
+  });
+
+  test("straight pull without a lever: 600 N on 30 × 30 is 0.667 N/mm²; 8 / 0.667 = 12", () => {
+    expect(
+      brace({ joint: "butt", section: { width_mm: 30, height_mm: 30 }, load_N: 600, material: "softwood" }).safety_without,
+    ).toBeCloseTo(12, 9);
+  });
+
+  test("a round section: W = π·20³/32 = 785.4 mm³; 12 / (20·100/785.4) = 4.712, between 3 and 4.5 times is not asked for", () => {
+    const found = brace({ joint: "butt", section: { diameter_mm: 20 }, load_N: 20, lever_mm: 100, material: "hardwood" });
+    expect(found.safety_without).toBeCloseTo(4.7124, 4);
+    expect(found.needed).toBe("no");
+    expect(brace({ joint: "butt", section: { diameter_mm: 20 }, load_N: 25, lever_mm: 100, material: "hardwood" }).needed).toBe("optional");
+  });
+
+  test("a third of 30 mm is a 10 mm dowel: 25 deep each side, 50 long, hole 10.2, pilot 3.3, wall 9.9", () => {
+    const { size } = sizeOf("dowel", { joint: "butt", section: { diameter_mm: 30 }, material: "hardwood" });
+    expect(size).toMatchObject({ diameter_mm: 10, embed_mm: 25, length_mm: 50, hole_mm: 10.2 });
+    expect([size.wall_mm, size.pilot_mm]).toEqual([expect.closeTo(9.9, 9), expect.closeTo(10 / 3, 9)]);
+  });
+
+  test("past a crack of 12 mm the dowel goes 12 mm deeper", () => {
+    const { size } = sizeOf("dowel", { joint: "butt", section: { diameter_mm: 30 }, crack_length_mm: 12, material: "hardwood" });
+    expect(size.embed_mm).toBe(37);
+  });
+
+  test("a crack of 210 mm: 170 between the outer cleats, three gaps of 56.7, so four cleats of half the plate", () => {
+    const { size } = sizeOf("cleat", {
+      joint: "crack",
+      section: { width_mm: 100, height_mm: 3 },
+      crack_length_mm: 210,
+      material: "softwood",
+    });
+    expect(size).toMatchObject({ count: 4, thickness_mm: 1.5 });
+    expect(size.spacing_mm).toBeCloseTo(56.667, 3);
+  });
+
+  test("a short crack takes one cleat; a tear of 300 mm a patch 30 mm larger all round", () => {
+    expect(
+      sizeOf("cleat", { joint: "crack", section: { width_mm: 100, height_mm: 3 }, crack_length_mm: 35, material: "softwood" }).size.count,
+    ).toBe(1);
+    expect(
+      sizeOf("patch", { joint: "tear", section: { width_mm: 40, height_mm: 1 }, crack_length_mm: 300, material: "leather" }).size,
+    ).toMatchObject({
+      margin_mm: 30,
+      length_mm: 360,
+      corner_mm: 15,
+    });
+  });
+
+  test("a spline in 32 × 44: 10.7 wide, 33 deep with 11 before the front, 132 long", () => {
+    expect(sizeOf("spline", rail).size).toMatchObject({ depth_mm: 33, floor_mm: 11, length_mm: 132 });
+  });
+});
+
+test("what does not fit is refused with the largest that would, and never offered", () => {
+  const thin: BraceInput = { joint: "butt", section: { diameter_mm: 6 }, material: "hardwood" };
+  const dowel = sizedFor(thin).find(({ kind }) => kind === "dowel");
+  expect(dowel).toMatchObject({ refused: true, size: { largest_mm: expect.closeTo(1.8, 9) } });
+  const found = brace(thin);
+  expect(found.options.filter(({ kind }) => kind !== "none")).toEqual([]);
+  expect(found.warnings.map(({ code }) => code)).toContain("no-dowel");
+  expect(found.safety_with).toBe(found.safety_without);
+});
+
+test("a load that may be a person carries the word to refer", () => {
+  expect(brace({ ...rail, load_N: 800 }).warnings).toContainEqual({ code: "refer", message: expect.stringContaining("may be a person") });
+  expect(brace(rail).warnings.map(({ code }) => code)).not.toContain("refer");
+});
+
+test("no load given counts as handling, and says so", () => {
+  const { load_N: _, ...handled } = rail;
+  expect(brace(handled).basis.source).toContain("20 N of handling at 180 mm assumed");
+});
+
+test("a torn edge always asks for its patch", () => {
+  expect(brace({ joint: "tear", section: { width_mm: 50, height_mm: 2 }, load_N: 0.1, material: "leather" }).needed).toBe("yes");
+});
+
+test("every substrate has its strengths with a source, and a joint is never stronger than what it joins", () => {
+  for (const { substrate } of SUBSTRATES) {
+    const { along, joint, source } = STRENGTHS[substrate];
+    expect([substrate, joint <= along && joint > 0, source.length > 10]).toEqual([substrate, true, true]);
+  }
+});
+
+const section = fc.oneof(
+  fc.record({ width_mm: fc.double({ min: 2, max: 200, noNaN: true }), height_mm: fc.double({ min: 2, max: 200, noNaN: true }) }),
+  fc.record({ diameter_mm: fc.double({ min: 2, max: 200, noNaN: true }) }),
+);
+const inputs: fc.Arbitrary<BraceInput> = fc.record(
+  {
+    joint: fc.constantFrom(...BRACE_JOINTS),
+    section,
+    slope_length_mm: fc.double({ min: 5, max: 800, noNaN: true }),
+    crack_length_mm: fc.double({ min: 5, max: 600, noNaN: true }),
+    load_N: fc.double({ min: 1, max: 2000, noNaN: true }),
+    lever_mm: fc.double({ min: 1, max: 1000, noNaN: true }),
+    material: fc.constantFrom(...SUBSTRATES.map(({ substrate }) => substrate)),
+  },
+  { requiredKeys: ["joint", "section", "material", "load_N", "lever_mm"] },
+);
+const RANK = { no: 0, optional: 1, yes: 2 } as const;
+
+test("more load or a longer lever never asks for less", () => {
+  fc.assert(
+    fc.property(inputs, fc.double({ min: 1, max: 5, noNaN: true }), (input, times) => {
+      const before = brace(input);
+      for (const more of [{ load_N: (input.load_N ?? 0) * times }, { lever_mm: (input.lever_mm ?? 0) * times }]) {
+        const after = brace({ ...input, ...more });
+        expect(after.safety_without).toBeLessThanOrEqual(before.safety_without + 1e-9);
+        expect(RANK[after.needed]).toBeGreaterThanOrEqual(RANK[before.needed]);
+      }
+    }),
+  );
+});
+
+test("a longer slope is never weaker, and a brace never makes a joint weaker", () => {
+  fc.assert(
+    fc.property(inputs, fc.double({ min: 1, max: 5, noNaN: true }), (input, times) => {
+      const { slope_length_mm = 20 } = input;
+      const [short, long] = [brace({ ...input, slope_length_mm }), brace({ ...input, slope_length_mm: slope_length_mm * times })];
+      expect(long.safety_without).toBeGreaterThanOrEqual(short.safety_without - 1e-9);
+      expect(short.safety_with).toBeGreaterThanOrEqual(short.safety_without - 1e-9);
+    }),
+  );
+});
+
+type Size = Readonly<Record<string, number>>;
+
+/** Room that each brace leaves, against what must stay; and what else must hold of it. */
+const LEAVES: Partial<Record<(typeof BRACE_KINDS)[number], (size: Size, input: BraceInput) => void>> = {
+  dowel: rodLeaves,
+  pin: rodLeaves,
+  spline: (size, input) => {
+    const { width, height } = sidesOf(input);
+    expect(size.wall_mm).toBeGreaterThanOrEqual(safeWall(width, input.material) - 1e-9);
+    expect(size.floor_mm).toBeGreaterThanOrEqual(safeWall(height, input.material) - 1e-9);
+  },
+  wire: (size, input) => expect(size.cover_mm).toBeGreaterThanOrEqual(safeWall(thinnest(input), input.material) - 1e-9),
+  cleat: (size) => expect((size.count ?? 0) > 1 ? size.spacing_mm : 0).toBeLessThanOrEqual(75 + 1e-9),
+};
+
+function thinnest(input: BraceInput): number {
+  const { width, height } = sidesOf(input);
+  return Math.min(width, height);
+}
+
+function rodLeaves(size: Size, input: BraceInput): void {
+  const across = thinnest(input);
+  expect(size.wall_mm).toBeGreaterThanOrEqual(safeWall(across, input.material) - 1e-9);
+  expect(size.diameter_mm).toBeLessThanOrEqual(across / 2 + 1e-9);
+  expect(size.embed_mm).toBeGreaterThanOrEqual(2 * (size.diameter_mm ?? 0));
+}
+
+test.each(BRACE_KINDS)("a %s leaves no less than the safe wall, and none of its dimensions is nonsense", (kind) => {
+  fc.assert(
+    fc.property(inputs, (input) => {
+      const { size, refused, reasons } = sizeOf(kind, input);
+      expect(reasons.length).toBeGreaterThan(0);
+      expect(Object.values(size).every((value) => Number.isFinite(value) && value >= 0)).toBe(true);
+      if (!refused) LEAVES[kind]?.(size, input);
+    }),
+  );
+});

@@ -1,0 +1,131 @@
+import { plain } from "../units";
+import type { Warning } from "../units/schema";
+import type { BraceInput, BraceJoint, BraceResult } from "./brace.schema";
+import { type Sides, type SizedBrace, sidesOf, sizedFor, sizeOf } from "./sizing";
+import { STRENGTHS, type StrengthRow } from "./strengths.data";
+
+/** Where no load is given, what hands do to a piece: N, at the lever or, without one, at this many heights. */
+const HANDLING_N = 20;
+const HANDLING_HEIGHTS = 3;
+/** From here on a person may be what it carries. */
+const PERSON_N = 300;
+/** Bending strengths of what is let in, N/mm²: beech dowel (DIN EN 338 class D40), stainless A2 (EN 10088-3, proof stress). */
+const WOOD_BRACE = 40;
+const STEEL_BRACE = 190;
+
+/**
+ * Whether a joint needs a brace, and which. Bending stress at the break, M / W, or direct tension F / A without a lever, against the
+ * glue line's strength at its grain angle after Hankinson: N = P·Q / (P·sin²α + Q·cos²α), P along the grain, Q of a glued butt
+ * joint, α the angle between break and grain (FPL Wood Handbook 2021, ch. 5 and 10). Lengths mm, loads N.
+ * Safety = strength over stress; needed under the safety that the material asks, not needed from 1.5 times it on.
+ */
+export function brace(input: BraceInput): BraceResult {
+  const sides = sidesOf(input);
+  const strength = STRENGTHS[input.material];
+  const load = loadOf(input, sides);
+  const line = jointStrength(input, sides, strength);
+  const stress = load.moment > 0 ? load.moment / modulus(sides) : load.force / areaOf(sides);
+  const without = safety(line, stress);
+  const sized = sizedFor(input);
+  const wanted = input.brace === undefined ? sized.find(({ refused }) => !refused) : sizeOf(input.brace, input);
+  const carried = wanted && !wanted.refused ? braceMoment(wanted, sides) : 0;
+  const withIt = safety(line + carried / modulus(sides), stress);
+  const needed = neededBy(input.joint, without, strength.asks);
+  return {
+    needed,
+    safety_without: without,
+    safety_with: withIt,
+    options: [...optionsOf(sized), ...(needed === "yes" ? [] : [NONE])],
+    basis: {
+      formula: "safety = strength of the glue line at its grain angle (Hankinson) over M/W or F/A",
+      source: `${strength.source}; asked safety ${strength.asks}; ${load.said}; low ends of published ranges, a well-wetted joint, no fatigue`,
+    },
+    warnings: warningsOf(input, sized),
+  };
+}
+
+const NONE: BraceResult["options"][number] = { kind: "none", size: {}, reasons: ["The glue line carries it: leave the piece whole."] };
+
+/** Numbers stay finite where nothing pulls at all. */
+const MOST = 1000;
+const safety = (strength: number, stress: number) => (stress > 0 ? Math.min(MOST, strength / stress) : MOST);
+
+interface Load {
+  readonly moment: number;
+  readonly force: number;
+  readonly said: string;
+}
+
+function loadOf({ load_N, lever_mm }: BraceInput, { height }: Sides): Load {
+  const given = load_N !== undefined && load_N > 0;
+  const force = given ? load_N : HANDLING_N;
+  const lever = lever_mm ?? (given ? 0 : HANDLING_HEIGHTS * height);
+  const said = given ? `load ${plain(force)} N` : `no load given: ${HANDLING_N} N of handling at ${plain(lever)} mm assumed`;
+  return { moment: force * lever, force, said };
+}
+
+/** Section modulus, mm³: b·h²/6, or π·d³/32 of a round one. */
+function modulus({ width, height, round }: Sides): number {
+  return round ? (Math.PI * height ** 3) / 32 : (width * height ** 2) / 6;
+}
+
+function areaOf({ width, height, round }: Sides): number {
+  return round ? (Math.PI / 4) * height ** 2 : width * height;
+}
+
+/** Angle between the break and the grain, as sin²: 1 straight across, small for a long slope. */
+function acrossGrain({ joint, slope_length_mm }: BraceInput, { height }: Sides): number {
+  if (joint === "crack") return 1;
+  if (slope_length_mm === undefined) return joint === "break-along" ? 0.5 : 1;
+  return height ** 2 / (height ** 2 + slope_length_mm ** 2);
+}
+
+function jointStrength(input: BraceInput, sides: Sides, { along, joint, grain }: StrengthRow): number {
+  if (!grain) return Math.min(along, joint);
+  const sin2 = acrossGrain(input, sides);
+  return (along * joint) / (along * sin2 + joint * (1 - sin2));
+}
+
+/** Bending moment that the brace itself takes over the break, N·mm. */
+function braceMoment({ kind, size }: SizedBrace, { width }: Sides): number {
+  const { diameter_mm: d = 0, width_mm: w = 0, depth_mm: depth = 0, count = 0, thickness_mm: t = 0, margin_mm: margin = 0 } = size;
+  const rod = (Math.PI * d ** 3) / 32;
+  const MOMENTS: Readonly<Record<string, number>> = {
+    dowel: WOOD_BRACE * rod,
+    pin: STEEL_BRACE * rod,
+    wire: STEEL_BRACE * rod,
+    screw: STEEL_BRACE * rod,
+    spline: (WOOD_BRACE * w * depth ** 2) / 6,
+    cleat: (WOOD_BRACE * count * w * t ** 2) / 6,
+    patch: margin * width,
+  };
+  return MOMENTS[kind] ?? 0;
+}
+
+/** Skin edges and hanging build-ups hold on nothing else, whatever the figure says. */
+const ALWAYS: readonly BraceJoint[] = ["tear"];
+const OPTIONAL_FROM = 1;
+const NOT_NEEDED_FROM = 1.5;
+
+function neededBy(joint: BraceJoint, found: number, asks: number): BraceResult["needed"] {
+  if (ALWAYS.includes(joint) || found < asks * OPTIONAL_FROM) return "yes";
+  return found < asks * NOT_NEEDED_FROM ? "optional" : "no";
+}
+
+function optionsOf(sized: readonly SizedBrace[]): BraceResult["options"] {
+  return sized.filter(({ refused }) => !refused).map(({ kind, size, reasons }) => ({ kind, size: { ...size }, reasons: [...reasons] }));
+}
+
+function warningsOf({ load_N = 0 }: BraceInput, sized: readonly SizedBrace[]): Warning[] {
+  const refer: Warning[] =
+    load_N >= PERSON_N
+      ? [
+          {
+            code: "refer",
+            message: `${plain(load_N)} N may be a person: never trust a repair with that. Refer it to someone licensed for structural work.`,
+          },
+        ]
+      : [];
+  const unfit = sized.filter(({ refused }) => refused).map(({ kind, reasons }) => ({ code: `no-${kind}`, message: reasons.join(" ") }));
+  return [...refer, ...unfit];
+}

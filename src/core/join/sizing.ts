@@ -1,0 +1,233 @@
+import { type Family, substrateRow } from "../catalogue";
+import { plain } from "../units";
+import type { BraceInput, BraceKind } from "./brace.schema";
+
+/** One brace with all its dimensions in mm, or why it does not fit and the largest that would. */
+export interface SizedBrace {
+  readonly kind: BraceKind;
+  readonly size: Readonly<Record<string, number>>;
+  readonly reasons: readonly string[];
+  /** It does not fit the section; `size` then holds the largest that would, or nothing. */
+  readonly refused?: true;
+}
+
+/** The section as a rectangle; a round one counts with its diameter on both sides. */
+export interface Sides {
+  readonly width: number;
+  readonly height: number;
+  readonly round: boolean;
+}
+
+export function sidesOf({ section }: Pick<BraceInput, "section">): Sides {
+  if ("diameter_mm" in section) return { width: section.diameter_mm, height: section.diameter_mm, round: true };
+  return { width: section.width_mm, height: section.height_mm, round: false };
+}
+
+/** Wall that must stay around anything let in: a quarter of the section, and never under 2 mm of wood or 1 mm of harder stuff. */
+export function safeWall(across: number, material: BraceInput["material"]): number {
+  const soft = ["wood", "board", "paper", "skin"].includes(substrateRow(material).family);
+  return Math.max(soft ? 2 : 1, across / 4);
+}
+
+/** The glue film around a dowel or pin takes this much in the hole. */
+const GLUE_ROOM_MM = 0.2;
+
+type Sizer = (input: BraceInput, sides: Sides) => SizedBrace;
+
+/** Which braces a joint in a material may have, the likeliest first. */
+const FITTING: ReadonlyArray<{
+  readonly kind: BraceKind;
+  readonly joints: readonly BraceInput["joint"][];
+  readonly families: readonly Family[];
+}> = [
+  { kind: "spline", joints: ["break-across"], families: ["wood", "board"] },
+  { kind: "dowel", joints: ["break-across", "butt", "break-along", "build-up"], families: ["wood", "board", "paper"] },
+  {
+    kind: "pin",
+    joints: ["break-across", "butt", "break-along", "build-up"],
+    families: ["ceramic", "mineral", "metal", "polymer", "bone"],
+  },
+  { kind: "cleat", joints: ["crack"], families: ["wood", "board", "paper"] },
+  { kind: "patch", joints: ["tear", "crack"], families: ["skin", "paper", "ceramic", "mineral", "metal", "polymer", "bone"] },
+  { kind: "wire", joints: ["build-up"], families: ["ceramic", "mineral", "metal", "polymer", "bone", "paper", "wood"] },
+  { kind: "screw", joints: ["build-up"], families: ["wood", "board"] },
+];
+
+/** Every brace that this joint may have, sized; those that do not fit say so and come last. */
+export function sizedFor(input: BraceInput): SizedBrace[] {
+  const { family } = substrateRow(input.material);
+  const kinds = FITTING.filter(({ joints, families }) => joints.includes(input.joint) && families.includes(family)).map(({ kind }) => kind);
+  const sized = kinds.map((kind) => SIZERS[kind](input, sidesOf(input)));
+  return [...sized.filter(({ refused }) => !refused), ...sized.filter(({ refused }) => refused)];
+}
+
+/** A dowel or pin: about a third of the section, at most half, two and a half diameters deep on each side past any crack. */
+function rod(kind: "dowel" | "pin", share: number, smallest: number, input: BraceInput, sides: Sides): SizedBrace {
+  const across = Math.min(sides.width, sides.height);
+  const largest = across - 2 * safeWall(across, input.material) - GLUE_ROOM_MM;
+  const diameter = Math.min(across * share, across / 2, largest);
+  if (diameter < smallest)
+    return {
+      kind,
+      size: largest > 0 ? { largest_mm: largest } : {},
+      refused: true,
+      reasons: [
+        `A section of ${plain(across)} mm leaves ${plain(Math.max(0, largest))} mm between safe walls, and a ${kind} under ${plain(smallest)} mm carries nothing.`,
+      ],
+    };
+  const embed = 2.5 * diameter + (input.crack_length_mm ?? 0);
+  const wall = (across - diameter - GLUE_ROOM_MM) / 2;
+  return {
+    kind,
+    size: {
+      diameter_mm: diameter,
+      length_mm: 2 * embed,
+      embed_mm: embed,
+      hole_mm: diameter + GLUE_ROOM_MM,
+      hole_depth_mm: embed + 1,
+      pilot_mm: Math.max(1, diameter / 3),
+      wall_mm: wall,
+      channel_mm: Math.max(0.5, diameter / 8),
+    },
+    reasons: [
+      `${plain(diameter)} mm is ${plain((diameter / across) * 100, 0)} % of the section: a third is usual, half the most.`,
+      `${plain(embed)} mm deep on each side: two and a half diameters${input.crack_length_mm ? ", past the crack" : ""}.`,
+      `The hole is ${plain(GLUE_ROOM_MM)} mm wider for the glue film; a channel along it lets air and glue out, or the part splits.`,
+      `${plain(wall)} mm of wall stay on each side.`,
+    ],
+  };
+}
+
+/** Bent from sheet or cut from wood across the break, with a floor that stays before the show face. */
+function spline({ slope_length_mm = 0, material }: BraceInput, { width, height }: Sides): SizedBrace {
+  const floor = safeWall(height, material);
+  const thick = Math.min(width / 3, width - 2 * safeWall(width, material));
+  const depth = height - floor;
+  if (thick < 3 || depth < 4)
+    return {
+      kind: "spline",
+      size: {},
+      refused: true,
+      reasons: [`A slot in ${plain(width)} × ${plain(height)} mm leaves no safe wall beside or before it.`],
+    };
+  const length = Math.max(6 * thick, 3 * height) + slope_length_mm;
+  return {
+    kind: "spline",
+    size: {
+      width_mm: thick,
+      depth_mm: depth,
+      length_mm: length,
+      floor_mm: height - depth,
+      wall_mm: (width - thick) / 2,
+      chamfer_mm: 1.5,
+    },
+    reasons: [
+      `${plain(thick)} mm wide: a third of the section, with ${plain((width - thick) / 2)} mm beside it.`,
+      `${plain(depth)} mm deep: ${plain(height - depth)} mm stay before the front face.`,
+      `${plain(length)} mm long: past both ends of the break by three heights.`,
+      "Dry it slides in by hand: the glue’s water swells it. The lower corner is chamfered so that glue can escape.",
+    ],
+  };
+}
+
+const CLEAT_SPACING_MM = 75;
+const CLEAT_FROM_END_MM = 20;
+
+/** Thin pieces across a crack, spaced along it. */
+function cleat({ crack_length_mm = 0, section }: BraceInput): SizedBrace {
+  const plate = "diameter_mm" in section ? section.diameter_mm : Math.min(section.width_mm, section.height_mm);
+  const run = Math.max(0, crack_length_mm - 2 * CLEAT_FROM_END_MM);
+  const count = crack_length_mm <= 2 * CLEAT_FROM_END_MM ? 1 : Math.ceil(run / CLEAT_SPACING_MM) + 1;
+  const spacing = count > 1 ? run / (count - 1) : 0;
+  const thick = Math.min(3, Math.max(1, plate * 0.5));
+  return {
+    kind: "cleat",
+    size: { count, spacing_mm: spacing, length_mm: 25, width_mm: 15, thickness_mm: thick, from_end_mm: CLEAT_FROM_END_MM },
+    reasons: [
+      `${count} along ${plain(crack_length_mm)} mm${count > 1 ? `, ${plain(spacing)} mm apart` : ""}: at most ${CLEAT_SPACING_MM} mm, the first ${CLEAT_FROM_END_MM} mm from the ends.`,
+      "Grain across the crack, edges feathered: a step would print through.",
+      `${plain(thick)} mm thick: half of a plate of ${plain(plate)} mm, at most 3.`,
+    ],
+  };
+}
+
+/** A core in the middle of a build-up, with cover on all sides. */
+function wire(input: BraceInput, sides: Sides): SizedBrace {
+  const across = Math.min(sides.width, sides.height);
+  const cover = safeWall(across, input.material);
+  const diameter = Math.min(across / 6, across - 2 * cover);
+  if (diameter < 0.5)
+    return { kind: "wire", size: {}, refused: true, reasons: [`${plain(across)} mm is too thin to cover a wire on all sides.`] };
+  const out = Math.max(0, (input.lever_mm ?? across * 1.5) - cover);
+  return {
+    kind: "wire",
+    size: {
+      diameter_mm: diameter,
+      out_mm: out,
+      embed_mm: 5 * diameter,
+      length_mm: out + 5 * diameter,
+      cover_mm: (across - diameter) / 2,
+      hole_mm: diameter + GLUE_ROOM_MM,
+    },
+    reasons: [
+      `${plain(diameter)} mm: a sixth of the section, so that ${plain((across - diameter) / 2)} mm of build-up cover it.`,
+      `${plain(5 * diameter)} mm in sound material, and short of the tip by ${plain(cover)} mm.`,
+      "Stainless: rust comes through gypsum and paint.",
+    ],
+  };
+}
+
+function screw(input: BraceInput, sides: Sides): SizedBrace {
+  const across = Math.min(sides.width, sides.height);
+  const diameter = Math.min(across / 4, 6);
+  if (diameter < 2)
+    return { kind: "screw", size: {}, refused: true, reasons: [`${plain(across)} mm is too thin: a screw under 2 mm splits out.`] };
+  const out = Math.max(2, (input.lever_mm ?? across) / 2);
+  return {
+    kind: "screw",
+    size: {
+      diameter_mm: diameter,
+      length_mm: out + 6 * diameter,
+      out_mm: out,
+      pilot_mm: diameter * 0.7,
+      wall_mm: (across - diameter) / 2,
+    },
+    reasons: [
+      `${plain(diameter)} mm: a quarter of the section.`,
+      `Six diameters hold in the wood; ${plain(out)} mm stand out in the middle of the build-up.`,
+      `Drill ${plain(diameter * 0.7)} mm first: seven tenths of the screw, or it splits.`,
+    ],
+  };
+}
+
+const PATCH_MARGIN_MM = 15;
+
+function patch({ crack_length_mm = 0 }: BraceInput, { width, height }: Sides): SizedBrace {
+  const along = crack_length_mm > 0 ? crack_length_mm : Math.max(width, height);
+  const margin = Math.max(PATCH_MARGIN_MM, along / 10);
+  return {
+    kind: "patch",
+    size: { length_mm: along + 2 * margin, width_mm: 2 * margin, margin_mm: margin, corner_mm: margin / 2 },
+    reasons: [
+      `${plain(margin)} mm larger all round: a tenth of the length, and never under ${PATCH_MARGIN_MM}.`,
+      `Corners rounded with ${plain(margin / 2)} mm: a sharp one lifts first.`,
+      "Flat, with a flexible adhesive; near a seam the seam side is glued first.",
+    ],
+  };
+}
+
+const SIZERS: Readonly<Record<BraceKind, Sizer>> = {
+  dowel: (input, sides) => rod("dowel", 1 / 3, 3, input, sides),
+  pin: (input, sides) => rod("pin", 1 / 4, 1, input, sides),
+  spline,
+  cleat,
+  wire,
+  screw,
+  patch,
+  none: () => ({ kind: "none", size: {}, reasons: ["The glue line carries it."] }),
+};
+
+/** A brace by name, sized for a joint whether or not it would be offered there. */
+export function sizeOf(kind: BraceKind, input: BraceInput): SizedBrace {
+  return SIZERS[kind](input, sidesOf(input));
+}
