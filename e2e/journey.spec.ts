@@ -37,7 +37,7 @@ test("from an empty bench to the record, and back in from its dossier", async ({
     await expect(page.getByText("30.2 mm", { exact: true })).toBeVisible();
     await page.getByLabel("Depth down from the edge").fill("6");
     await page.getByLabel("Thickness of the wall").fill("0.5 cm");
-    await expect(page.getByRole("img", { name: /Damage, seen from the front/ })).toBeVisible();
+    await expect(page.getByRole("img", { name: /Drawing, seen from the front/ })).toBeVisible();
     await done("Washed or soaked: Yes");
     await done("Food or drink touches it: No");
     await page.getByLabel("View and light of the next photograph").fill("rim, raking light");

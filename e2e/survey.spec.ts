@@ -57,7 +57,7 @@ for (const [name, { piece, kind, measures, answers, tells, candidate, why, whatI
     const damage = page.getByRole("region", { name: "Damage" });
     for (const [label, value] of Object.entries(measures)) await damage.getByLabel(label, { exact: true }).fill(value);
     for (const answer of answers) await press(page, answer);
-    await expect(page.getByRole("img", { name: /^Damage, .*, scale/ })).toBeVisible();
+    await expect(page.getByRole("img", { name: /^Drawing, .*, scale/ })).toBeVisible();
     await expect(page.getByRole("region", { name: "What this tells us" })).toContainText(tells);
     await expect(page.getByRole("region", { name: "Ways to meet it" })).toContainText("Leave it");
     await expectAccessible(page);

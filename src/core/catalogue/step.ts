@@ -2,6 +2,8 @@ import type { Caution } from "./cautions.data";
 import type { ClassName, MaterialClass } from "./classes";
 import type { DamageKind, Role, Stance } from "./damage.data";
 import type { FinishRow } from "./finishes.data";
+import type { Flag } from "./flags.data";
+import type { EarlierGlueRow } from "./glues.data";
 import type { PieceKind } from "./pieces.data";
 import type { SubstrateRow } from "./substrates.data";
 
@@ -15,6 +17,13 @@ export interface StepFacts {
   readonly survives: boolean;
   readonly through: boolean;
   readonly stance: Stance;
+  /** What an earlier repair was glued with. */
+  readonly earlier?: EarlierGlueRow;
+  /** What the inspection brought to light. */
+  readonly found: Partial<Readonly<Record<Flag, boolean>>>;
+  /** The brace that was decided on. */
+  readonly brace?: string;
+  readonly form?: string;
   readonly chain: Partial<Record<Role, MaterialClass & { readonly class: ClassName }>>;
 }
 

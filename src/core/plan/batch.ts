@@ -8,7 +8,7 @@ import type { FillPlan } from "./plan";
 /** What stays on slab, gloves and knife of a small batch, in percent; trade practice. */
 export const WASTE_PCT = 35;
 /** The read-out of a bench scale, g. */
-const SCALE_STEP_G = 0.01;
+export const SCALE_STEP_G = 0.01;
 /** How fast a filler is pressed in and smoothed, cm³ a minute; trade practice. */
 export const APPLY_CM3_PER_MIN = 0.5;
 /** How far a ratio may be off before it shows; makers of two-part fillers allow about this. */

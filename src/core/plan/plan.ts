@@ -1,4 +1,5 @@
 import {
+  earlierGlueRow,
   type Finish,
   finishRow,
   type Grade,
@@ -9,7 +10,6 @@ import {
   type PlannedStep,
   type Role,
   type Stage,
-  type Stance,
   type Station,
   type StepFacts,
   type Substrate,
@@ -26,6 +26,7 @@ import { walk } from "../level/walk";
 import type { Taken } from "../match/match.schema";
 import { READY_STEPS } from "../ready/steps.data";
 import { chosen, materialTaken, STATION_ORDER, type Treatment } from "../record/treatment";
+import { flagsOf } from "../survey/consequences";
 import { type Loss, lossOf } from "../survey/loss";
 import type { Damage } from "../survey/measures.data";
 import { type OptionRow, optionRow } from "../survey/options.data";
@@ -85,11 +86,11 @@ export function planOf(piece: PieceFacts, treatment: Treatment): Plan | undefine
   const { damage } = treatment;
   if (survey === undefined || damage === undefined) return undefined;
   const links = chosen(treatment);
-  const facts = stepFacts(piece, treatment.choice?.body.stance ?? "reversible", survey, damage, links);
+  const facts = stepFacts(piece, treatment, survey, damage, links);
   const fill = links.filler === undefined ? undefined : fillPlan(links.filler, lossOf(damage));
   const coats = coatPlans(links);
   const ladder = treatment.ladder ? { ...treatment.ladder, because: "as you set it" } : fill && defaultLadder(fill.material, piece.finish);
-  const parts = { facts, fill, coats, ladder, links, chosen: treatment.choice !== undefined, instead: insteadOf(treatment) };
+  const parts = { facts, treatment, fill, coats, ladder, links, chosen: treatment.choice !== undefined, instead: insteadOf(treatment) };
   const stations = Object.fromEntries(STATION_ORDER.map((station) => [station, stationPlan(station, parts)])) as Plan["stations"];
   const each = Object.values(stations);
   return {
@@ -105,8 +106,8 @@ export function planOf(piece: PieceFacts, treatment: Treatment): Plan | undefine
 
 function stepFacts(
   piece: PieceFacts,
-  stance: Stance,
-  { finish_survives }: Survey,
+  { choice, brace, form }: Treatment,
+  { finish_survives, earlier_glue, inspected }: Survey,
   damage: Damage,
   links: Partial<Record<Role, Taken>>,
 ): StepFacts {
@@ -117,7 +118,11 @@ function stepFacts(
     damage: damage.kind,
     survives: finish_survives === true,
     through: damage.kind === "hole" && damage.through,
-    stance,
+    stance: choice?.body.stance ?? "reversible",
+    found: flagsOf(inspected),
+    ...(earlier_glue === undefined || earlier_glue === "none" ? {} : { earlier: earlierGlueRow(earlier_glue) }),
+    ...(brace ? { brace: brace.body.brace } : {}),
+    ...(form ? { form: form.body.form } : {}),
     chain: Object.fromEntries(Object.entries(links).map(([role, taken]) => [role, materialTaken(taken)])),
   };
 }
@@ -146,6 +151,7 @@ function defaultLadder(filler: MaterialClass, finish: Finish): NonNullable<Plan[
 
 interface Parts {
   readonly facts: StepFacts;
+  readonly treatment: Treatment;
   readonly fill: FillPlan | undefined;
   readonly coats: readonly CoatPlan[];
   readonly ladder: Plan["ladder"];
@@ -169,14 +175,14 @@ const unneeded = (note: string): Draft => ({ needed: false, note, hands_min: 0, 
 const PLANNERS: { readonly [S in Station]: (parts: Parts) => Draft } = {
   survey: () => draft(PLANNED_MIN.survey),
   match: () => draft(PLANNED_MIN.match),
-  ready: ({ facts }) => {
-    const steps = stepsFor(READY_STEPS, facts);
+  ready: ({ facts, treatment }) => {
+    const steps = arranged("ready", stepsFor(READY_STEPS, facts), treatment);
     return draft(sum(steps, "hands_min"), `${steps.length} steps`, Math.max(0, ...steps.map(({ wait_min }) => wait_min)), steps);
   },
-  join: ({ facts, links, chosen: known }) => {
+  join: ({ facts, links, treatment, chosen: known }) => {
     if (known && links.adhesive === undefined && links.brace === undefined) return unneeded("nothing to join");
-    const steps = stepsFor(JOIN_STEPS, facts);
-    return draft(sum(steps, "hands_min"), links.brace ? "braced" : "glued", waitFor(facts.chain.adhesive, ["handle"]), steps);
+    const steps = arranged("join", stepsFor(JOIN_STEPS, facts), treatment);
+    return draft(sum(steps, "hands_min"), links.brace ? "braced" : "glued", referenceMinutes(facts.chain.adhesive, ["handle"]), steps);
   },
   fill: ({ fill, chosen: known }) => {
     if (known && fill === undefined) return unneeded("nothing to fill");
@@ -184,7 +190,7 @@ const PLANNERS: { readonly [S in Station]: (parts: Parts) => Draft } = {
     return draft(
       fill.count * PLANNED_MIN.layer,
       fill.count === 1 ? "1 layer" : `${fill.count} layers`,
-      fill.count * waitFor(fill.material, ["hard"], fill.apply_mm),
+      fill.count * referenceMinutes(fill.material, ["hard"], fill.apply_mm),
     );
   },
   level: ({ ladder, chosen: known }) => {
@@ -192,15 +198,38 @@ const PLANNERS: { readonly [S in Station]: (parts: Parts) => Draft } = {
     const { steps } = walk(ladder.from, ladder.to, []);
     return draft(steps.length * PLANNED_MIN.grit, `to ${gradeLabel(ladder.to)}`);
   },
-  colour: ({ facts, coats, chosen: known }) => {
+  colour: ({ facts, coats, treatment, chosen: known }) => {
     if (known && coats.length === 0) return unneeded("tinted in the mix");
-    const steps = stepsFor(COLOUR_STEPS, facts);
-    const between = coats.slice(0, -1).reduce((wait, coat) => wait + waitFor(coat.material, ["recoat", "hard"]), 0);
-    const last = waitFor(coats.at(-1)?.material, ["full"]);
+    const steps = arranged("colour", stepsFor(COLOUR_STEPS, facts), treatment);
+    const between = coats.slice(0, -1).reduce((wait, coat) => wait + referenceMinutes(coat.material, ["recoat", "hard"]), 0);
+    const last = referenceMinutes(coats.at(-1)?.material, ["full"]);
     return draft(coats.length * PLANNED_MIN.coat + sum(steps, "hands_min"), `${coats.length} thin coats`, between + last, steps);
   },
   close: () => draft(PLANNED_MIN.close),
 };
+
+/** Steps with those of one's own, in the order that was given them; what is new since keeps its place after its neighbour. */
+function arranged(station: Station, steps: readonly PlannedStep[], { added, order }: Treatment): PlannedStep[] {
+  const own = added.filter((each) => each.station === station).map(ownStep);
+  const all = [...steps, ...own];
+  const given = order[station] ?? [];
+  const place = (step: string, i: number): number => {
+    const found = given.indexOf(step);
+    if (found >= 0) return found;
+    const before = all[i - 1];
+    return before === undefined ? -1 : place(before.step, i - 1) + 0.001;
+  };
+  return given.length === 0
+    ? all
+    : all
+        .map((step, i) => ({ step, at: place(step.step, i) }))
+        .sort((a, b) => a.at - b.at)
+        .map(({ step }) => step);
+}
+
+function ownStep({ step, text, why, hands_min, wait_min }: Treatment["added"][number]): PlannedStep {
+  return { step, text, why, done_when: "you are content with it", hands_min, wait_min, cautions: [] };
+}
 
 function stationPlan(station: Station, parts: Parts): StationPlan {
   return { station, ...(parts.instead ? plannedInstead(station, parts.instead) : PLANNERS[station](parts)) };
@@ -233,8 +262,8 @@ function sum(steps: readonly PlannedStep[], key: "hands_min"): number {
   return steps.reduce((total, step) => total + step[key], 0);
 }
 
-/** Reference minutes until the first of `stages` that the class has. */
-function waitFor(material: MaterialClass | undefined, stages: readonly Stage[], thickness_mm?: number): number {
+/** Reference minutes until the first of `stages` that the material has; 0 where there is none. */
+export function referenceMinutes(material: MaterialClass | undefined, stages: readonly Stage[], thickness_mm?: number): number {
   if (material === undefined) return 0;
   const { cure } = material;
   const found = cure.stages.find(({ stage }) => stages.includes(stage));

@@ -16,10 +16,46 @@ const joined = ({ chain }: StepFacts) => chain.adhesive !== undefined;
 const filled = ({ chain }: StepFacts) => chain.filler !== undefined;
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
+const FORM_TEXT: Readonly<Record<string, string>> = { mould: "Take the mould off the twin", card: "Bend the card form and wedge it in place" };
+
 /** Preparation, in order. A new step is a new row. */
 export const READY_STEPS: readonly StepRow[] = [
   { step: "photograph", text: "Photograph the damage in raking light", why: "The after-picture is taken from the same place.", done_when: "damage and whole piece are on record", hands_min: 5, when: () => true },
   { step: "take-apart", text: "Take off what comes off without force", why: "Bag and label fasteners: order and orientation are lost first.", done_when: "every bag has a label", hands_min: 15, when: ({ piece }) => piece === "furniture" || piece === "instrument" || piece === "panel" },
+  { step: "fall-back", text: "Decide the fall-back before you start", why: "Say now what tells that it is needed: in the middle of the work everything looks nearly right.", done_when: "it stands in the notes", hands_min: 5, when: ({ finish, survives }) => finish.film && survives },
+  { step: "lay-edges", text: "Lay the lifted edges with thin adhesive and parting film", why: "Whatever is laid beside them tears them off.", done_when: "raking light shows them flat", hands_min: 20, wait_min: 240, when: ({ found }) => found.lifted === true },
+  {
+    step: "test-old-glue",
+    text: "Try what loosens the old glue on one spot",
+    why: ({ earlier, finish }) => (earlier && finish.harmed_by.includes(earlier.carrier) ? `The ${lower(finish.label)} fears ${earlier.carrier}, and that is what loosens it.` : "What it is, is only suspected."),
+    done_when: "it softens, and what lies beside it does not",
+    hands_min: 10,
+    wait_min: 30,
+    cautions: ({ earlier }) => (earlier?.carrier === "ketone" || earlier?.carrier === "alcohol" || earlier?.carrier === "hydrocarbon" ? ["vapour"] : []),
+    when: ({ earlier }) => earlier !== undefined,
+  },
+  {
+    step: "remove-old",
+    text: ({ earlier }) => `Take the earlier repair off: ${earlier?.removed_by ?? ""}`,
+    why: ({ on }) => (on.family === "wood" ? "Keep every bit of original wood that still keys; peel, don’t chip." : "Nothing holds on old glue; peel, don’t chip."),
+    done_when: "the break is bare to the bottom",
+    hands_min: 40,
+    wait_min: 60,
+    cautions: ({ earlier }) => (earlier?.carrier === "heat" ? ["hot", "blade"] : earlier?.carrier === "water" ? ["blade"] : ["vapour", "blade"]),
+    when: ({ earlier }) => earlier !== undefined,
+  },
+  { step: "dry-out", text: "Let it dry to the room", why: "Damp under glue or solvent blooms and lets go.", done_when: "it is no longer cold to the back of the hand", hands_min: 2, wait_min: 2880, when: ({ found }) => found.damp === true },
+  { step: "degrease", text: "Degrease until a drop of water soaks in", why: "Wax, oil or old size keeps every glue off.", done_when: "a drop is gone in ten seconds", hands_min: 15, wait_min: 30, cautions: ["vapour"], when: ({ found }) => found.greasy === true },
+  {
+    step: "bleach",
+    text: "Bleach the stain in thin coats, rinse and neutralise",
+    why: "Too strong at once leaves a pale patch.",
+    done_when: "it matches when it is dry, not wet",
+    hands_min: 30,
+    wait_min: 2880,
+    cautions: ["vapour"],
+    when: ({ damage, on, chain }) => damage === "stain" && on.family === "wood" && chain.colour !== undefined,
+  },
   {
     step: "clean",
     text: ({ on }) => CLEAN[on.family],
@@ -70,7 +106,24 @@ export const READY_STEPS: readonly StepRow[] = [
     when: ({ on, chain }) => on.substrate === "gypsum" && (chain.filler?.hatch === "plaster" || chain.filler?.class === "cellulose-filler"),
   },
   { step: "mask", text: "Tape or film the edge around it", why: ({ finish }) => (finish.finish === "none" ? "Smears beside the loss cost an hour." : `The ${finish.label.toLowerCase()} beside it must survive.`), done_when: "nothing but the loss is bare", hands_min: 10, when: () => true },
-  { step: "dam", text: "Fix a dam with parting film behind the loss", why: "It holds the fill to the line while it is soft.", done_when: "no gap under the film", hands_min: 10, when: ({ damage, through, chain }) => chain.filler !== undefined && (damage === "chip" || damage === "corner" || through) },
+  {
+    step: "release",
+    text: "Put parting film or a release agent on every caul, board and mould",
+    why: "What squeezes out glues them on; the agent is cleaned off again before colour.",
+    done_when: "no bare face is left to touch the glue",
+    hands_min: 5,
+    when: (facts) => joined(facts) || (facts.form !== undefined && facts.form !== "none"),
+  },
+  { step: "form", text: ({ form }) => FORM_TEXT[form ?? ""] ?? "Make the form", why: "It gives the fill its line while it is soft.", done_when: "it sits without rocking and shows no gap", hands_min: 30, wait_min: 30, when: ({ form }) => form !== undefined && form in FORM_TEXT },
+  {
+    step: "dam",
+    text: "Fix a dam with parting film behind the loss",
+    why: "It holds the fill to the line while it is soft.",
+    done_when: "no gap under the film",
+    hands_min: 10,
+    when: ({ damage, through, chain, form }) => chain.filler !== undefined && (form === "dam" || (form === undefined && (damage === "chip" || damage === "corner" || through))),
+  },
   { step: "dry-run", text: "Dry-fit everything, mark twice across the break, time it", why: "If the dry run takes longer than the open time, split it or take a slower adhesive.", done_when: "two marks meet, every clamp has its place", hands_min: 15, cautions: ["clamp-force"], when: joined },
+  { step: "off-release", text: "Clean the release agent off before any colour", why: "Left under colour it lets the coat peel.", done_when: "a drop of water wets the whole fill", hands_min: 5, when: ({ form, chain }) => form === "mould" && chain.colour !== undefined },
   { step: "test-spot", text: "Try the whole chain on a hidden spot", why: ({ finish }) => `Solvent may lift the ${finish.label.toLowerCase()}.`, done_when: "the spot looks the same after an hour", hands_min: 10, wait_min: 60, when: ({ finish, survives }) => finish.film || (survives && finish.harmed_by.length > 0) },
 ];

@@ -1,7 +1,10 @@
 import { type Static, type TProperties, Type } from "@sinclair/typebox";
 import { CLASS_ROWS, type ClassName, STATIONS } from "../catalogue";
+import { BRACE_JOINTS, BRACE_KINDS } from "../join/brace.schema";
 import { LadderSystem } from "../level/ladder.schema";
 import { ChainLink, OwnProductSchema } from "../match/match.schema";
+import { CLAMP_KINDS } from "../ready/clamps.data";
+import { FORM_NAMES } from "../ready/forms.data";
 import { DamageSchema, STANCE_SCHEMA, SurveySchema } from "../survey/survey.schema";
 import { celsius, from0, instant, name, oneOf, strict, tagged } from "../units/schema";
 
@@ -27,6 +30,10 @@ const started = {
   hands_min: minutes(),
 };
 
+const share = () => Type.Number({ minimum: 0, maximum: 1 });
+const shard = () => Type.Integer({ minimum: 0, maximum: 59 });
+const shardCount = () => Type.Integer({ minimum: 2, maximum: 60 });
+
 /** How the damage is met where there is a choice, and why; `damage` is what is then treated, absent = no chain is needed. */
 const Decision = strict({ option: name(), reason: text(2000), damage: Type.Optional(DamageSchema) });
 export type Decision = Static<typeof Decision>;
@@ -39,6 +46,36 @@ export const EventBody = tagged("kind", [
     chain: Type.Array(ChainLink, { minItems: 1, maxItems: 20 }),
     reason: Type.Optional(Type.String({ maxLength: 2000 })),
     hands_min: minutes(),
+  }),
+  /** A step of one's own, and the order in which a station's steps are walked. */
+  event("step-added", {
+    station: Station,
+    step: name(),
+    text: text(300),
+    why: Type.String({ maxLength: 500 }),
+    hands_min: Type.Number({ minimum: 0, maximum: 10_000 }),
+    wait_min: Type.Number({ minimum: 0, maximum: 100_000 }),
+  }),
+  event("steps-ordered", { station: Station, order: Type.Array(name(), { minItems: 1, maxItems: 200 }) }),
+  /** Assembled without glue: how long it took, whether two marks meet across the break, and where every clamp stands. */
+  event("dry-run", {
+    minutes: Type.Number({ exclusiveMinimum: 0, maximum: 600 }),
+    two_marks: Type.Boolean(),
+    items: Type.Array(strict({ kind: oneOf(CLAMP_KINDS), x: share(), y: share() }), { maxItems: 60 }),
+    hands_min: minutes(),
+  }),
+  event("shards-mapped", {
+    count: shardCount(),
+    touching: Type.Array(Type.Tuple([shard(), shard()]), { maxItems: 1770 }),
+    rim: Type.Array(shard(), { maxItems: 60 }),
+  }),
+  event("form-chosen", { form: oneOf(FORM_NAMES), reason: Type.Optional(Type.String({ maxLength: 2000 })) }),
+  /** The brace that is let in, or `none`; `reason` where it is not what was worked out. */
+  event("braced", {
+    joint: oneOf(BRACE_JOINTS),
+    brace: oneOf(BRACE_KINDS),
+    size: Type.Record(Type.String({ maxLength: 40 }), Type.Number()),
+    reason: Type.Optional(text(2000)),
   }),
   event("marked", { x: Type.Number({ minimum: 0, maximum: 1 }), y: Type.Number({ minimum: 0, maximum: 1 }) }),
   event("step-done", { station: Station, step: name(), hands_min: minutes(), note: Type.Optional(Type.String({ maxLength: 2000 })) }),

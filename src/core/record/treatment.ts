@@ -35,6 +35,13 @@ export interface Treatment {
   readonly damage?: Damage;
   /** Where the damage is on the condition map, each 0 to 1. */
   readonly mark?: { readonly x: number; readonly y: number };
+  readonly dry_run?: Entry<"dry-run">;
+  readonly shards?: Entry<"shards-mapped">;
+  readonly form?: Entry<"form-chosen">;
+  readonly brace?: Entry<"braced">;
+  /** Steps of one's own, and the order that was given to a station's steps. */
+  readonly added: readonly BodyOf<"step-added">[];
+  readonly order: Partial<Record<Station, readonly string[]>>;
   readonly choice?: Entry<"matched">;
   readonly stations: Partial<Record<Station, StationMark>>;
   readonly steps: Readonly<Record<string, StepMark>>;
@@ -69,6 +76,12 @@ export function readLog(log: readonly LogEntry[]): Treatment {
     ...(decision ? { decision } : {}),
     ...(damage ? { damage } : {}),
     ...(mark ? { mark: { x: mark.body.x, y: mark.body.y } } : {}),
+    ...opt("dry_run", last(entries, "dry-run")),
+    ...opt("shards", last(entries, "shards-mapped")),
+    ...opt("form", last(entries, "form-chosen")),
+    ...opt("brace", last(entries, "braced")),
+    added: all(entries, "step-added").map(({ body }) => body),
+    order: Object.fromEntries(all(entries, "steps-ordered").map(({ body }) => [body.station, body.order])),
     ...(choice ? { choice } : {}),
     ...(closed && is(closed, "closed") ? { closed } : {}),
     ...(ladder ? { ladder: { from: ladder.body.from, to: ladder.body.to } } : {}),
@@ -192,11 +205,21 @@ function levelEntries(entries: readonly Entry[], ladder: Entry<"ladder-set"> | u
 export const STATION_ORDER: readonly Station[] = STATIONS.map(({ station }) => station);
 
 const STATION_OF: Readonly<
-  Record<Exclude<EventKind, "withdrawn" | "step-done" | "step-skipped" | "station-done" | "station-skipped" | "noted">, Station>
+  Record<
+    Exclude<
+      EventKind,
+      "withdrawn" | "step-done" | "step-skipped" | "step-added" | "steps-ordered" | "station-done" | "station-skipped" | "noted"
+    >,
+    Station
+  >
 > = {
   surveyed: "survey",
   marked: "survey",
   matched: "match",
+  "dry-run": "ready",
+  "shards-mapped": "ready",
+  "form-chosen": "ready",
+  braced: "join",
   mixed: "fill",
   placed: "fill",
   measured: "fill",

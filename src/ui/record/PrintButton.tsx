@@ -1,9 +1,9 @@
 "use client";
 
-export function PrintButton() {
+export function PrintButton({ label = "Print on A4" }: { label?: string }) {
   return (
     <button type="button" className="btn go" onClick={() => window.print()}>
-      Print on A4
+      {label}
     </button>
   );
 }

@@ -14,10 +14,19 @@ interface Props {
   readonly marks: Readonly<Record<string, StepMark>>;
   /** Steps that are recorded by their own panel, not by a tick. */
   readonly elsewhere?: Readonly<Record<string, string>>;
+  /** Steps may be put in another order: by drag, or by the two arrows of each. */
+  readonly arrange?: boolean;
 }
 
 /** The steps of a station: done with the minutes it took, or skipped with a reason; the first open one stands out. */
-export function StepList({ station, steps, marks, elsewhere = {} }: Props) {
+export function StepList({ station, steps, marks, elsewhere = {}, arrange = false }: Props) {
+  const log = useLog();
+  const [dragged, setDragged] = useState<string>();
+  const names = steps.map(({ step }) => step);
+  const move = (step: string, to: number) => {
+    const rest = names.filter((each) => each !== step);
+    void log.write({ kind: "steps-ordered", station, order: [...rest.slice(0, to), step, ...rest.slice(to)] });
+  };
   const now = steps.find(({ step }) => marks[stepKey(station, step)] === undefined)?.step;
   return (
     <ol aria-label="Steps">
@@ -30,6 +39,17 @@ export function StepList({ station, steps, marks, elsewhere = {} }: Props) {
           mark={marks[stepKey(station, step.step)]}
           now={step.step === now}
           elsewhere={elsewhere[step.step]}
+          order={
+            arrange
+              ? {
+                  first: i === 0,
+                  last: i === steps.length - 1,
+                  move: (by) => move(step.step, i + by),
+                  lift: () => setDragged(step.step),
+                  drop: () => dragged && dragged !== step.step && move(dragged, i),
+                }
+              : undefined
+          }
         />
       ))}
     </ol>
@@ -43,13 +63,32 @@ interface StepProps {
   readonly mark: StepMark | undefined;
   readonly now: boolean;
   readonly elsewhere: string | undefined;
+  readonly order:
+    | {
+        readonly first: boolean;
+        readonly last: boolean;
+        readonly move: (by: -1 | 1) => void;
+        readonly lift: () => void;
+        readonly drop: () => void;
+      }
+    | undefined;
 }
 
-function Step({ number, station, step, mark, now, elsewhere }: StepProps) {
+function Step({ number, station, step, mark, now, elsewhere, order }: StepProps) {
   const state = mark ? "done" : now ? "now" : "to-come";
   return (
-    <li className="step" data-state={state}>
-      <span className="step-n">{number}</span>
+    <li
+      className="step"
+      data-state={state}
+      draggable={order !== undefined}
+      onDragStart={order?.lift}
+      onDragOver={(event) => order && event.preventDefault()}
+      onDrop={order?.drop}
+    >
+      <span className="step-n">
+        {number}
+        {order && <Arrows step={step} order={order} />}
+      </span>
       <div>
         <p className="step-t">{step.text}</p>
         <p className="dim leading-[18px]">
@@ -82,7 +121,22 @@ function Marked({ mark }: { mark: StepMark }) {
   );
 }
 
-function StepActions({ station, step, mark, now }: Omit<StepProps, "number" | "elsewhere">) {
+/** The same as a drag, by keyboard and glove. */
+function Arrows({ step, order }: { step: PlannedStep; order: NonNullable<StepProps["order"]> }) {
+  const log = useLog();
+  return (
+    <span className="arrows">
+      <button type="button" disabled={order.first || log.busy} onClick={() => order.move(-1)} aria-label={`Earlier: ${step.text}`}>
+        ↑
+      </button>
+      <button type="button" disabled={order.last || log.busy} onClick={() => order.move(1)} aria-label={`Later: ${step.text}`}>
+        ↓
+      </button>
+    </span>
+  );
+}
+
+function StepActions({ station, step, mark, now }: Omit<StepProps, "number" | "elsewhere" | "order">) {
   const log = useLog();
   const [minutes, setMinutes] = useState(String(step.hands_min));
   const [skipping, setSkipping] = useState(false);

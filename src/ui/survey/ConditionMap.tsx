@@ -1,11 +1,12 @@
 "use client";
 import Link from "next/link";
-import { type KeyboardEvent, type PointerEvent, useRef, useState } from "react";
+import { useState } from "react";
 import type { PieceKind } from "@/core/catalogue";
 import { Segmented } from "../forms/Segmented";
 import { PieceIcon } from "../signs/PieceIcon";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
+import { at, HIGH, MovableMark, type Place } from "./MovableMark";
 
 export interface DamageMark {
   readonly id: string;
@@ -26,20 +27,8 @@ interface Props {
   readonly own?: string;
 }
 
-type Place = { readonly x: number; readonly y: number };
-const STEP = 0.01;
-const FAR = 0.05;
-const MOVES: Readonly<Record<string, Place>> = {
-  ArrowLeft: { x: -1, y: 0 },
-  ArrowRight: { x: 1, y: 0 },
-  ArrowUp: { x: 0, y: -1 },
-  ArrowDown: { x: 0, y: 1 },
-};
 /** A mark that nobody has placed stands in the row at the foot. */
 const unplaced = (i: number): Place => ({ x: Math.min(0.06 + i * 0.1, 0.94), y: 0.94 });
-/** Above this the number stands below its dot. */
-const HIGH = 0.16;
-const within = (n: number) => Math.min(1, Math.max(0, Math.round(n * 1000) / 1000));
 
 /** Where the damages are: numbered marks on the photograph or a plain outline; marks stay where they are when the two are swapped. */
 export function ConditionMap({ kind, damages, photograph, own, piece }: Props) {
@@ -112,66 +101,13 @@ function Mark({ number, place }: { number: number; place: Place }) {
   );
 }
 
-const at = ({ x, y }: Place) => ({ left: `${x * 100}%`, top: `${y * 100}%` });
-
-/** The mark of this damage: dragged, or moved by arrow keys (with Shift five times as far) and put down with Enter. */
+/** The mark of this damage; where it is put goes into the treatment's log. */
 function OwnMark({ number, title, place, placed }: { number: number; title: string; place: Place; placed: boolean }) {
   const log = useLog();
-  const [moving, setMoving] = useState<Place>();
-  const dragged = useRef(false);
-  const shown = moving ?? place;
-  const put = async (to: Place) => {
-    setMoving(to);
-    await log.write({ kind: "marked", ...to });
-    setMoving(undefined);
-  };
-  const drag = (event: PointerEvent<HTMLButtonElement>) => {
-    const box = event.currentTarget.parentElement?.getBoundingClientRect();
-    if (!dragged.current || !box) return;
-    setMoving({ x: within((event.clientX - box.left) / box.width), y: within((event.clientY - box.top) / box.height) });
-  };
-  const step = (event: KeyboardEvent) => {
-    const by = MOVES[event.key];
-    if (event.key === "Enter" && moving) {
-      event.preventDefault();
-      void put(moving);
-    }
-    if (event.key === "Escape") setMoving(undefined);
-    if (!by) return;
-    event.preventDefault();
-    const size = event.shiftKey ? FAR : STEP;
-    setMoving({ x: within(shown.x + by.x * size), y: within(shown.y + by.y * size) });
-  };
-  const drop = () => {
-    const was = dragged.current;
-    dragged.current = false;
-    if (was && moving) void put(moving);
-  };
   return (
     <>
-      <button
-        type="button"
-        className={`map-mark own ${shown.y < HIGH ? "low" : ""}`}
-        style={at(shown)}
-        aria-label={`Mark ${number}, ${title}, ${Math.round(shown.x * 100)} % across, ${Math.round(shown.y * 100)} % down. Arrow keys move it, Enter puts it down.`}
-        disabled={log.busy}
-        onPointerDown={(event) => {
-          dragged.current = true;
-          event.currentTarget.setPointerCapture(event.pointerId);
-        }}
-        onPointerMove={drag}
-        onPointerUp={drop}
-        onPointerCancel={() => {
-          dragged.current = false;
-          setMoving(undefined);
-        }}
-        onKeyDown={step}
-        onBlur={() => moving && !dragged.current && void put(moving)}
-      >
-        <span className="map-dot" />
-        <span className="map-no own">{number}</span>
-      </button>
-      {!placed && moving === undefined && <span className="map-hint">Drag mark {number} to the damage</span>}
+      <MovableMark number={number} title={title} place={place} busy={log.busy} put={(to) => log.write({ kind: "marked", ...to })} />
+      {!placed && <span className="map-hint">Drag mark {number} to the damage</span>}
     </>
   );
 }

@@ -1,12 +1,12 @@
 import type { Hatch } from "@/core/catalogue";
-import type { Damage } from "@/core/survey/measures.data";
-import { boundsOf, type Dim, type Sketch as Drawing, sketchOf } from "@/core/survey/sketch";
+import { boundsOf, type Dim, type Sketch as Drawing } from "@/core/survey/sketch";
 import { fittingScale, type Point, PX_PER_MM, scaleLabel } from "@/core/units";
 
 interface Props {
-  readonly damage: Damage;
+  readonly drawing: Drawing;
   readonly hatch: Hatch;
-  readonly substrate: string;
+  /** What stands below the drawing: what is hatched, what is dashed. */
+  readonly legend: string;
   readonly width: number;
   readonly height: number;
 }
@@ -14,9 +14,8 @@ interface Props {
 /** Room around the drawing for dimensions, in px. */
 const ROOM = { left: 24, right: 62, top: 58, bottom: 34 } as const;
 
-/** A damage redrawn from its numbers on every keystroke, true to scale. */
-export function Sketch({ damage, hatch, substrate, width, height }: Props) {
-  const drawing = sketchOf(damage);
+/** A drawing from numbers alone, redrawn on every keystroke, true to its stated scale. */
+export function Sketch({ drawing, hatch, legend, width, height }: Props) {
   const { left, right, bottom, top } = boundsOf(drawing);
   const [roomX, roomY] = [width - ROOM.left - ROOM.right, height - ROOM.top - ROOM.bottom];
   const scale = fittingScale(right - left, top - bottom, roomX, roomY);
@@ -61,14 +60,14 @@ export function Sketch({ damage, hatch, substrate, width, height }: Props) {
         <Dimension key={`${dim.label} ${dim.from.join()} ${dim.to.join()}`} dim={dim} at={at} />
       ))}
       <text x="0" y={height - 6} className="draw-text soft">
-        {substrate} hatched, dashed: what is missing or loose
+        {legend}
       </text>
     </svg>
   );
 }
 
 function inWords({ view, dims }: Drawing, scale: number): string {
-  return `Damage, ${view}, scale ${scaleLabel(scale)}; ${dims.map(({ label }) => `${label} mm`).join(", ")}`;
+  return `Drawing, ${view}, scale ${scaleLabel(scale)}; ${dims.map(({ label }) => `${label} mm`).join(", ")}`;
 }
 
 const AWAY = 20;

@@ -8,6 +8,7 @@ import type { Decision } from "@/core/record/events.schema";
 import { lossOf } from "@/core/survey/loss";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
 import { OPTIONS, optionRow } from "@/core/survey/options.data";
+import { sketchOf } from "@/core/survey/sketch";
 import type { Survey } from "@/core/survey/survey.schema";
 import { figure } from "@/core/units";
 import { useDraft } from "../forms/draft";
@@ -154,7 +155,13 @@ function Drawing({ values, substrate, finish, part }: { values: SurveyForm; subs
   const loss = lossOf(damage);
   return (
     <div className="mt-2">
-      <Sketch damage={damage} hatch={row.hatch} substrate={under} width={500} height={270} />
+      <Sketch
+        drawing={sketchOf(damage)}
+        hatch={row.hatch}
+        legend={`${under} hatched, dashed: what is missing or loose`}
+        width={500}
+        height={270}
+      />
       <p className="text-[15px] leading-[20px]">
         <b>
           {DAMAGE_LABELS[damage.kind]}, {loss.size}

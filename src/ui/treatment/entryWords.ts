@@ -19,6 +19,14 @@ const SAY: Sayings = {
     `Surveyed: ${DAMAGE_LABELS[survey.damage.kind].toLowerCase()}, ${lossOf(survey.damage).size}${
       decision ? `. ${optionLabel(survey.damage.kind, decision.option)}: ${decision.reason}` : ""
     }`,
+  "step-added": ({ text }) => `Added a step: ${text}`,
+  "steps-ordered": ({ station }) => `Put the steps of ${stationLabel(station)} in another order`,
+  "dry-run": ({ minutes, two_marks, items }) =>
+    `Dry run: ${plain(minutes)} min, ${items.length} ${items.length === 1 ? "thing" : "things"} on the clamp map, ${two_marks ? "two marks meet" : "no marks"}`,
+  "shards-mapped": ({ count, touching }) => `Mapped ${count} shards, ${touching.length} ${touching.length === 1 ? "touch" : "touches"}`,
+  "form-chosen": ({ form, reason }) => `Form: ${form}${reason ? `. ${reason}` : ""}`,
+  braced: ({ brace, size, reason }) =>
+    `Brace: ${brace}${size.diameter_mm ? ` Ø ${plain(size.diameter_mm)} mm` : ""}${reason ? `. ${reason}` : ""}`,
   marked: () => "Moved the mark on the condition map",
   matched: ({ stance, chain }) =>
     `Chose ${chain.map((link) => materialTaken(link).name.toLowerCase()).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,

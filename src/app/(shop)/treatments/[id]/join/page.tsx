@@ -1,17 +1,22 @@
+import { substrateRow } from "@/core/catalogue";
+import { braceQuestion, pressureFacts } from "@/core/plan/braceQuestion";
 import { actsDone, chosen } from "@/core/record/treatment";
 import { lossOf } from "@/core/survey/loss";
-import { JoinStation } from "@/ui/stations/JoinStation";
+import { JoinStation } from "@/ui/join/JoinStation";
 import { Earlier } from "../Earlier";
 import { stationPage } from "../station";
 
 export const metadata = { title: "Join" };
 
 export default async function JoinPage({ params }: PageProps<"/treatments/[id]/join">) {
-  return stationPage(params, "join", ({ id, treatment, plan, cures, air, done, next }) => {
+  return stationPage(params, "join", ({ id, record, treatment, plan, cures, air, done, next }) => {
     if (!plan || !treatment.settled || !treatment.damage)
       return (
         <Earlier id={id} first={treatment.survey ? "match" : "survey"} why="Join needs an adhesive. Choose the chain at Match first." />
       );
+    const loss = lossOf(treatment.damage);
+    const on = substrateRow(record.substrate);
+    const question = braceQuestion(treatment.damage, record.substrate);
     const clock = treatment.clocks.findLast(({ body }) => body.kind === "clamped");
     const cure = cures.find(({ entry }) => entry === clock?.id);
     return (
@@ -22,7 +27,10 @@ export default async function JoinPage({ params }: PageProps<"/treatments/[id]/j
         done={done}
         next={next}
         adhesive={chosen(treatment).adhesive}
-        joint_mm2={lossOf(treatment.damage).joint_mm2}
+        joint_mm2={loss.joint_mm2}
+        gap_mm={loss.gap_mm}
+        pressure={pressureFacts(treatment.damage, on.family, treatment.survey?.body.survey.service.sprung === true, loss.gap_mm)}
+        {...(question ? { brace: { question, hatch: on.hatch, ...(treatment.brace ? { recorded: treatment.brace.body } : {}) } } : {})}
         acts={clock ? [...actsDone(treatment, clock)] : []}
         air={air}
         {...(cure ? { cure } : {})}

@@ -1,20 +1,23 @@
 "use client";
+import type { ComponentProps } from "react";
 import type { ActName } from "@/core/cure/windows.data";
+import type { PressureFacts } from "@/core/join/pressure.data";
 import { CLAMP_STEP } from "@/core/join/steps.data";
 import type { Taken } from "@/core/match/match.schema";
-import { adhesiveNeed, FILM_MM } from "@/core/plan/batch";
+import { FILM_MM } from "@/core/plan/batch";
 import type { RunningCure } from "@/core/plan/clocks";
 import type { StationPlan } from "@/core/plan/plan";
 import { PLANNED_MIN } from "@/core/plan/planned.data";
 import { materialTaken, type StepMark, stepKey } from "@/core/record/treatment";
-import { figure } from "@/core/units";
 import type { Air } from "../frame/climate";
+import { Cautions } from "../stations/Cautions";
+import { ClockPanel } from "../stations/ClockPanel";
+import { LeaveStation } from "../stations/LeaveStation";
+import { StartControl } from "../stations/StartControl";
+import { StepList } from "../stations/StepList";
 import { useLog } from "../treatment/TreatmentLog";
-import { Cautions } from "./Cautions";
-import { ClockPanel } from "./ClockPanel";
-import { LeaveStation } from "./LeaveStation";
-import { StartControl } from "./StartControl";
-import { StepList } from "./StepList";
+import { Bond } from "./Bond";
+import { BracePanel } from "./BracePanel";
 
 interface Props {
   readonly treatment: string;
@@ -24,13 +27,17 @@ interface Props {
   readonly next: Parameters<typeof LeaveStation>[0]["next"];
   readonly adhesive: Taken | undefined;
   readonly joint_mm2: number;
+  readonly gap_mm: number;
+  readonly pressure: PressureFacts;
+  /** What a brace is asked for; absent = nothing is let in here. */
+  readonly brace?: Omit<ComponentProps<typeof BracePanel>, "treatment">;
   readonly cure?: RunningCure;
   readonly acts: readonly ActName[];
   readonly air: Air;
 }
 
 /** Join: bond and clamp; the clock says when the clamps come off. */
-export function JoinStation({ treatment, plan, marks, done, next, adhesive, joint_mm2, cure, acts, air }: Props) {
+export function JoinStation({ treatment, plan, marks, done, next, adhesive, joint_mm2, gap_mm, pressure, brace, cure, acts, air }: Props) {
   const log = useLog();
   if (!plan.needed)
     return (
@@ -49,14 +56,19 @@ export function JoinStation({ treatment, plan, marks, done, next, adhesive, join
       <section className="col-rule">
         <h2>Bond and clamp</h2>
         <StepList station="join" steps={plan.steps} marks={clamped} elsewhere={{ [CLAMP_STEP]: "starts the clock, right" }} />
+        {brace && <BracePanel treatment={treatment} {...brace} />}
       </section>
       <aside className="dusty">
         <h2>{adhesive ? materialTaken(adhesive).name : "Brace"}</h2>
-        {adhesive && joint_mm2 > 0 && (
-          <p className="dim">
-            {figure(joint_mm2 / 100, 1)} cm² of faces, both sides; at {FILM_MM} mm of film about{" "}
-            <b className="text-ink">{figure(adhesiveNeed(joint_mm2), 2)} cm³</b> of adhesive, plus what squeezes out.
-          </p>
+        {adhesive && (
+          <Bond
+            adhesive={materialTaken(adhesive)}
+            joint_mm2={joint_mm2}
+            gap_mm={gap_mm}
+            temp_C={air.temp_C}
+            pressure={pressure}
+            cure={cure}
+          />
         )}
         {adhesive && <Cautions of={[...materialTaken(adhesive).hazards, "clamp-force"]} />}
         {cure && <ClockPanel cure={cure} done={acts} temp_C={air.temp_C} />}

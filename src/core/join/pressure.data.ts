@@ -1,0 +1,64 @@
+import type { DamageKind, Family } from "../catalogue";
+
+/** What decides how a joint is pressed. */
+export interface PressureFacts {
+  readonly damage: DamageKind;
+  readonly family: Family;
+  readonly sprung: boolean;
+  /** Smallest side of the section, mm, where it was measured. */
+  readonly section_mm: number | undefined;
+  readonly gap_mm: number;
+}
+
+export interface PressureRow {
+  readonly means: string;
+  readonly label: string;
+  readonly how: string;
+  readonly why: string;
+  readonly when: (facts: PressureFacts) => boolean;
+}
+
+const FLAT: readonly DamageKind[] = ["veneer-lifted", "veneer-lost", "worn-thin"];
+const SMALL_MM = 15;
+
+/** Means of pressure, the one that suits best first. Trade practice; FPL Wood Handbook 2021, ch. 10 for wood (0.7 to 1 N/mm²). */
+export const PRESSURE: readonly PressureRow[] = [
+  { means: "sections", label: "Section by section", how: "Glue a hand’s width, hold it until it is tacky, then the next; the end that fights hardest first.", why: "Padding or tension pushes it open: no clamp holds the whole length at once.", when: ({ sprung }) => sprung },
+  { means: "board", label: "Weights under a board", how: "Parting film, a flat board, weights spread from the middle outwards.", why: "A sheet is pressed flat everywhere, or it stays up where it is not.", when: ({ damage }) => FLAT.includes(damage) },
+  {
+    means: "support",
+    label: "Support behind, light clamps",
+    how: "Hold the opposite plate from inside with a padded jack or magnets, then clamp lightly through a caul.",
+    why: "A thin plate bends away from the clamp and cracks elsewhere.",
+    when: ({ damage, family, section_mm = 99 }) => damage === "crack" && (family === "wood" || family === "board") && section_mm < 8,
+  },
+  {
+    means: "tape",
+    label: "Wrap of stretched tape",
+    how: "Tape pulled across the joint from both faces, every two centimetres, crossed.",
+    why: "On hard curved ware a clamp slips; tape pulls the faces together and shows the line.",
+    when: ({ family, damage }) => (family === "ceramic" || family === "polymer" || family === "bone") && damage !== "crack",
+  },
+  {
+    means: "gravity",
+    label: "Gravity in a tray of beads",
+    how: "Stand the piece in sand or beads so that the joint lies level and closes by its own weight.",
+    why: "The weight of the part presses straight on the joint and nothing else touches it.",
+    when: ({ family, damage }) => family === "mineral" || (family === "metal" && damage === "break-across"),
+  },
+  { means: "wrap", label: "Wrap of cord or rubber", how: "Wind it round under tension, from the middle outwards, over film.", why: "A small or round section gives a clamp no face.", when: ({ damage, section_mm = 99 }) => (damage === "break-along" || damage === "break-across") && section_mm < SMALL_MM },
+  { means: "patch-press", label: "Flat press over the patch", how: "Film, a padded board on both faces, little weight.", why: "Skin under pressure spreads: flat and light, or the tear opens.", when: ({ family }) => family === "skin" || family === "paper" },
+  { means: "clamps", label: "Clamps with padded cauls", how: "Cauls along both sides, wedges where they don’t fit, opposed clamps to take out lean; tighten from the middle.", why: "Just enough that a bead shows all along: more starves the joint.", when: () => true },
+];
+
+/** What presses this joint, best first, and what else would do. */
+export function pressureFor(facts: PressureFacts): PressureRow[] {
+  return PRESSURE.filter(({ when }) => when(facts));
+}
+
+/** Thin for a hairline, thickened for a gap: how the adhesive is set to the opening. Limits from the classes’ data sheets. */
+export function consistencyFor(gap_mm: number): { readonly word: string; readonly how: string } {
+  if (gap_mm <= 0.1) return { word: "Thin", how: "As it comes, or warmed: it has to run into a hairline." };
+  if (gap_mm <= 0.5) return { word: "As it comes", how: "Spread on both faces." };
+  return { word: "Thickened", how: `Stir silica or beads in until it is a cream that does not run out of ${gap_mm} mm.` };
+}

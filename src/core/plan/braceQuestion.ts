@@ -1,0 +1,169 @@
+import type { DamageKind, Family, Substrate } from "../catalogue";
+import type { BraceInput, BraceJoint } from "../join/brace.schema";
+import type { PressureFacts } from "../join/pressure.data";
+import type { SizedBrace } from "../join/sizing";
+import { sidesOf } from "../join/sizing";
+import type { Damage, DamageOf } from "../survey/measures.data";
+import type { Sketch } from "../survey/sketch";
+import { type Point, plain } from "../units";
+
+type Asks = { readonly [K in DamageKind]?: (damage: DamageOf<K>) => Omit<BraceInput, "material"> };
+
+/** What a damage asks of a brace; kinds that are only filled ask nothing. */
+const ASKS: Asks = {
+  "break-along": ({ slope_mm, width_mm, height_mm }) => ({
+    joint: "break-along",
+    section: { width_mm, height_mm },
+    slope_length_mm: slope_mm,
+  }),
+  "break-across": ({ width_mm, height_mm, load_N, lever_mm }) => ({
+    joint: "break-across",
+    section: { width_mm, height_mm },
+    ...(load_N ? { load_N } : {}),
+    ...(lever_mm ? { lever_mm } : {}),
+  }),
+  crack: ({ length_mm, depth_mm }) => ({
+    joint: "crack",
+    section: { width_mm: length_mm, height_mm: depth_mm },
+    crack_length_mm: length_mm,
+  }),
+  tear: ({ length_mm, thickness_mm }) => ({
+    joint: "tear",
+    section: { width_mm: length_mm, height_mm: thickness_mm },
+    crack_length_mm: length_mm,
+  }),
+  tip: ({ base_mm, length_mm }) => ({ joint: "build-up", section: { diameter_mm: base_mm }, lever_mm: length_mm }),
+  corner: ({ a_mm, b_mm, c_mm }) => {
+    const [least = 1, middle = 1, most = 1] = [a_mm, b_mm, c_mm].sort((x, y) => x - y);
+    return { joint: "build-up", section: { width_mm: middle, height_mm: least }, lever_mm: most / 2 };
+  },
+  shards: ({ thickness_mm }) => ({ joint: "butt", section: { width_mm: thickness_mm * 4, height_mm: thickness_mm } }),
+};
+
+/** The question for `brace`, from the damage as surveyed; undefined where nothing is let in. */
+export function braceQuestion(damage: Damage, material: Substrate): BraceInput | undefined {
+  const asked = asksOf(damage);
+  return asked && { ...asked, material };
+}
+
+function asksOf<K extends DamageKind>(damage: DamageOf<K>): Omit<BraceInput, "material"> | undefined {
+  return (ASKS[damage.kind as K] as ((d: DamageOf<K>) => Omit<BraceInput, "material">) | undefined)?.(damage);
+}
+
+/** What decides how the joint is pressed. */
+export function pressureFacts(damage: Damage, family: Family, sprung: boolean, gap_mm: number): PressureFacts {
+  const asked = asksOf(damage);
+  const sides = asked && sidesOf(asked);
+  return {
+    damage: damage.kind,
+    family,
+    sprung: sprung || (damage.kind === "tear" && damage.tension),
+    section_mm: sides && Math.min(sides.width, sides.height),
+    gap_mm,
+  };
+}
+
+const JOINT_WORDS: Readonly<Record<BraceJoint, string>> = {
+  "break-along": "along the grain",
+  "break-across": "across",
+  butt: "butt joint",
+  crack: "crack",
+  tear: "tear",
+  "build-up": "build-up",
+};
+
+/** The joint with its brace in place, in mm: cut lengthwise, the break at 0. */
+export function braceSketch(input: BraceInput, { kind, size }: Pick<SizedBrace, "kind" | "size">): Sketch {
+  const { height, width } = sidesOf(input);
+  const view = `the ${JOINT_WORDS[input.joint]} cut lengthwise, with its ${kind}`;
+  if (kind === "cleat" || kind === "patch") return backed(view, input, size);
+  const embed = size.embed_mm ?? (size.length_mm ?? 0) / 2;
+  const out = size.out_mm ?? embed;
+  const thick = size.diameter_mm ?? size.depth_mm ?? 0;
+  const reach = Math.max(embed, out, height) * 1.35;
+  const from = kind === "spline" ? height / 2 - thick : -thick / 2;
+  const rod: Point[] = [
+    [-embed, from],
+    [out, from],
+    [out, from + thick],
+    [-embed, from + thick],
+  ];
+  const block = (x: number, length: number): Point[] => [
+    [x, -height / 2],
+    [x + length, -height / 2],
+    [x + length, height / 2],
+    [x, height / 2],
+  ];
+  return {
+    view: `${view}; ${plain(width)} mm wide`,
+    solid: [block(-reach, reach), ...(input.joint === "build-up" ? [] : [block(0, reach)])],
+    missing: [...(input.joint === "build-up" ? [block(0, Math.max(out, input.lever_mm ?? height) * 1.1)] : []), rod],
+    lines: [
+      [
+        [0, -height / 2],
+        [0, height / 2],
+      ],
+      [
+        [-reach, from + thick / 2],
+        [reach, from + thick / 2],
+      ],
+    ],
+    dims: [
+      { from: [-embed, height / 2], to: [0, height / 2], label: plain(embed, 1), beside: "above" },
+      { from: [0, height / 2], to: [out, height / 2], label: plain(out, 1), beside: "above" },
+      { from: [reach, height / 2], to: [reach, -height / 2], label: plain(height, 1), beside: "right" },
+      { from: [-embed, from], to: [-embed, from + thick], label: plain(thick, 1), beside: "right" },
+    ],
+  };
+}
+
+/** What lies behind a crack or tear, seen from behind. */
+function backed(view: string, { crack_length_mm = 0 }: BraceInput, size: Readonly<Record<string, number>>): Sketch {
+  const long = size.length_mm ?? 0;
+  const margin = size.margin_mm ?? 0;
+  const count = size.count ?? 1;
+  const half = crack_length_mm / 2;
+  const wide = size.width_mm ?? 0;
+  const box = (x: number, y: number, w: number, h: number): Point[] => [
+    [x, y],
+    [x + w, y],
+    [x + w, y + h],
+    [x, y + h],
+  ];
+  const patches =
+    margin > 0
+      ? [box(-long / 2, -wide / 2, long, wide)]
+      : Array.from({ length: count }, (_, i) =>
+          box((count === 1 ? 0 : -half + (size.from_end_mm ?? 0) + i * (size.spacing_mm ?? 0)) - wide / 2, -long / 2, wide, long),
+        );
+  const plate = box(-half * 1.25 - margin, -Math.max(long, wide) * 0.75, half * 2.5 + 2 * margin, Math.max(long, wide) * 1.5);
+  return {
+    view,
+    solid: [plate],
+    missing: patches,
+    lines: [
+      [
+        [-half, 0],
+        [half, 0],
+      ],
+    ],
+    dims: [
+      {
+        from: [-half, Math.max(long, wide) * 0.75],
+        to: [half, Math.max(long, wide) * 0.75],
+        label: plain(crack_length_mm, 1),
+        beside: "above",
+      },
+      ...(margin > 0 || count < 2
+        ? []
+        : [
+            {
+              from: [-half + (size.from_end_mm ?? 0), -long / 2] as Point,
+              to: [-half + (size.from_end_mm ?? 0) + (size.spacing_mm ?? 0), -long / 2] as Point,
+              label: plain(size.spacing_mm ?? 0, 1),
+              beside: "below" as const,
+            },
+          ]),
+    ],
+  };
+}

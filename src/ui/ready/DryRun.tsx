@@ -1,0 +1,135 @@
+"use client";
+import { useState } from "react";
+import type { MaterialClass, PieceKind } from "@/core/catalogue";
+import { judgeDryRun } from "@/core/plan/dryRun";
+import { CLAMPS, type ClampKind } from "@/core/ready/clamps.data";
+import { formatMinutes, plain } from "@/core/units";
+import { NumberField } from "../forms/NumberField";
+import { parseNumber } from "../forms/parse";
+import { YesNo } from "../forms/YesNo";
+import { PieceIcon } from "../signs/PieceIcon";
+import { Sign, type SignName } from "../signs/Sign";
+import { MovableMark, type Place } from "../survey/MovableMark";
+import { useLog } from "../treatment/TreatmentLog";
+
+interface Item extends Place {
+  readonly kind: ClampKind;
+}
+
+/** On the page each has a name of its own, so that it stays itself while others come and go. */
+interface Shown extends Item {
+  readonly id: number;
+}
+
+interface Props {
+  readonly kind: PieceKind;
+  readonly photograph?: { readonly id: string; readonly caption: string };
+  readonly adhesive: MaterialClass;
+  readonly on: keyof MaterialClass["bonds"];
+  readonly temp_C: number;
+  readonly recorded?: { readonly minutes: number; readonly two_marks: boolean; readonly items: readonly Item[] };
+}
+
+const SIGNS = { fits: "go", tight: "soon", over: "never" } as const satisfies Record<string, SignName>;
+
+/** Assembled without glue: every clamp on the map in its order, two marks across the break, and the minutes against the open time. */
+export function DryRun({ kind, photograph, adhesive, on, temp_C, recorded }: Props) {
+  const log = useLog();
+  const [items, setItems] = useState<readonly Shown[]>(() => (recorded?.items ?? []).map((item, id) => ({ ...item, id })));
+  const [minutes, setMinutes] = useState(recorded ? plain(recorded.minutes) : "");
+  const [marks, setMarks] = useState<boolean | undefined>(recorded?.two_marks);
+  const took = readMinutes(minutes);
+  const missing = missingFor(took, marks);
+  const record = () => {
+    if (took === undefined || marks === undefined) return;
+    const kept = items.map(({ id: _, ...item }) => item);
+    void log.write({ kind: "dry-run", minutes: took, two_marks: marks, items: kept, hands_min: took });
+  };
+  const add = (kindOf: ClampKind) =>
+    setItems([...items, { id: (items.at(-1)?.id ?? -1) + 1, kind: kindOf, x: 0.3 + (items.length % 5) * 0.1, y: 0.5 }]);
+  return (
+    <section aria-label="Dry run" className="panel-block">
+      <h2>Dry run</h2>
+      <p className="dim">Put it together without glue. Everything that will press or pad it goes on the map, in the order you set it.</p>
+      <div className="map mt-2">
+        {photograph ? (
+          <img src={`/api/photographs/${photograph.id}`} alt={photograph.caption || "the piece"} />
+        ) : (
+          <PieceIcon kind={kind} size={210} />
+        )}
+        {items.map((item, i) => (
+          <MovableMark
+            key={item.id}
+            number={i + 1}
+            title={labelOf(item.kind)}
+            place={item}
+            busy={log.busy}
+            put={(to) => setItems(items.map((each) => (each.id === item.id ? { ...each, ...to } : each)))}
+          />
+        ))}
+      </div>
+      <div className="chips pt-2">
+        {CLAMPS.map((clamp) => (
+          <button key={clamp.kind} type="button" className="chip" onClick={() => add(clamp.kind)}>
+            + {clamp.label}
+          </button>
+        ))}
+        {items.length > 0 && (
+          <button type="button" className="link-btn" onClick={() => setItems(items.slice(0, -1))}>
+            Take the last away
+          </button>
+        )}
+      </div>
+      {items.length > 0 && <p className="pt-1">{items.map((item, i) => `${i + 1} ${labelOf(item.kind).toLowerCase()}`).join(", ")}</p>}
+      <div className="mt-2 grid gap-2">
+        <NumberField
+          name="dry-run"
+          label="The dry run took"
+          unit="min"
+          value={minutes}
+          onChange={setMinutes}
+          error={minutes !== "" && took === undefined ? "Enter 1 to 600 minutes." : undefined}
+        />
+        <YesNo text="Two marks meet across the break" detail="one alone can’t tell a turn" value={marks} onChange={setMarks} />
+      </div>
+      {took !== undefined && <Verdict minutes={took} adhesive={adhesive} on={on} temp_C={temp_C} />}
+      <button type="button" className="btn mt-2" disabled={log.busy || missing !== ""} onClick={record}>
+        {missing || "Record the dry run"}
+      </button>
+    </section>
+  );
+}
+
+const labelOf = (kind: ClampKind) => CLAMPS.find((clamp) => clamp.kind === kind)?.label ?? kind;
+
+function Verdict({ minutes, adhesive, on, temp_C }: { minutes: number } & Pick<Props, "adhesive" | "on" | "temp_C">) {
+  const { verdict, open_min, parts, slower } = judgeDryRun(minutes, adhesive, on, temp_C);
+  const open = `${adhesive.name} stays open ${formatMinutes(Math.max(1, open_min[0]))} to ${formatMinutes(Math.max(1, open_min[1]))} at ${plain(temp_C)} °C`;
+  return (
+    <div className="pt-2" aria-live="polite">
+      <Sign name={SIGNS[verdict]} wrap>
+        {verdict === "fits" && `It fits: ${open}.`}
+        {verdict === "tight" && `Tight: ${open}. Makers differ; be quicker, or split it.`}
+        {verdict === "over" && `Too long: ${open}.`}
+      </Sign>
+      {verdict !== "fits" && (
+        <p>
+          <b>Split it into {parts} sub-assemblies</b>
+          {slower.length > 0
+            ? `, or take a slower adhesive: ${slower.map((name) => name.toLowerCase()).join(", ")}.`
+            : "; no slower adhesive bonds here."}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function readMinutes(text: string): number | undefined {
+  const parsed = parseNumber(text);
+  return parsed.ok && parsed.value > 0 && parsed.value <= 600 ? parsed.value : undefined;
+}
+
+function missingFor(took: number | undefined, marks: boolean | undefined): string {
+  if (took === undefined) return "Time the dry run first";
+  return marks === undefined ? "Say whether two marks meet" : "";
+}

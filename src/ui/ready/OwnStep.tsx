@@ -1,0 +1,68 @@
+"use client";
+import { useState } from "react";
+import type { Station } from "@/core/catalogue";
+import { parseNumber } from "../forms/parse";
+import { useLog } from "../treatment/TreatmentLog";
+
+/** A step that no rule knows: what, why, how long the hands are on it, and what waits after it. */
+export function OwnStep({ station }: { station: Station }) {
+  const log = useLog();
+  const [text, setText] = useState("");
+  const [why, setWhy] = useState("");
+  const [hands, setHands] = useState("10");
+  const [wait, setWait] = useState("0");
+  const [minutes, waits] = [parseNumber(hands), parseNumber(wait)];
+  const whole =
+    text.trim() !== "" &&
+    minutes.ok &&
+    minutes.value >= 0 &&
+    minutes.value <= 10_000 &&
+    waits.ok &&
+    waits.value >= 0 &&
+    waits.value <= 100_000;
+  const add = async () => {
+    if (!whole || !minutes.ok || !waits.ok) return;
+    const step = `own-${crypto.randomUUID().slice(0, 8)}`;
+    const body = {
+      kind: "step-added",
+      station,
+      step,
+      text: text.trim(),
+      why: why.trim(),
+      hands_min: minutes.value,
+      wait_min: waits.value,
+    } as const;
+    if (await log.write(body)) {
+      setText("");
+      setWhy("");
+    }
+  };
+  return (
+    <details className="panel-block">
+      <summary className="link-btn flex items-center">Add a step of your own</summary>
+      <div className="grid gap-2">
+        <label className="txt-label">
+          What is done
+          <input className="txt" value={text} maxLength={300} onChange={(event) => setText(event.target.value)} />
+        </label>
+        <label className="txt-label">
+          Why
+          <input className="txt" value={why} maxLength={500} onChange={(event) => setWhy(event.target.value)} />
+        </label>
+        <div className="grid grid-cols-2 gap-2">
+          <label className="txt-label">
+            Hands, min
+            <input className="txt" inputMode="decimal" value={hands} onChange={(event) => setHands(event.target.value)} />
+          </label>
+          <label className="txt-label">
+            Then wait, min
+            <input className="txt" inputMode="decimal" value={wait} onChange={(event) => setWait(event.target.value)} />
+          </label>
+        </div>
+        <button type="button" className="btn" disabled={log.busy || !whole} onClick={() => void add()}>
+          {text.trim() === "" ? "Say what is done first" : whole ? "Add the step" : "Enter minutes as numbers"}
+        </button>
+      </div>
+    </details>
+  );
+}

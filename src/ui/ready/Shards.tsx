@@ -1,0 +1,143 @@
+"use client";
+import { type Remote, wrap } from "comlink";
+import { useEffect, useRef, useState } from "react";
+import type { Assembly, assemblyOrder, ShardMap } from "@/core/ready/assembly";
+import { formatMinutes } from "@/core/units";
+import { Sign } from "../signs/Sign";
+import { useLog } from "../treatment/TreatmentLog";
+
+interface Props {
+  readonly count: number;
+  readonly mapped?: { readonly touching: ReadonlyArray<readonly [number, number]>; readonly rim: readonly number[] };
+  /** Joins that fit into the open time of the adhesive, one after the other. */
+  readonly joins_a_sitting: number;
+  /** Cure between two sittings, minutes; undefined = not known yet. */
+  readonly between_min: number | undefined;
+}
+
+/** Which shard touches which, and from that the sittings: sub-assemblies in an order that locks no shard out. */
+export function Shards({ count, mapped, joins_a_sitting, between_min }: Props) {
+  const log = useLog();
+  const [touching, setTouching] = useState<ReadonlyArray<readonly [number, number]>>(mapped?.touching ?? []);
+  const [rim, setRim] = useState<readonly number[]>(mapped?.rim ?? Array.from({ length: count }, (_, i) => i));
+  const [shard, setShard] = useState(0);
+  const map: ShardMap = { count, touching, rim };
+  const found = useAssembly(map, joins_a_sitting);
+  const pair = (other: number): readonly [number, number] => (shard < other ? [shard, other] : [other, shard]);
+  const touches = (other: number) => touching.some(([a, b]) => a === pair(other)[0] && b === pair(other)[1]);
+  const toggle = (other: number) =>
+    setTouching(touches(other) ? touching.filter(([a, b]) => !(a === pair(other)[0] && b === pair(other)[1])) : [...touching, pair(other)]);
+  const all = Array.from({ length: count }, (_, i) => i);
+  const saved = mapped !== undefined && JSON.stringify(mapped) === JSON.stringify({ touching, rim });
+  return (
+    <section aria-label="Shards" className="panel-block">
+      <h2>Which shard touches which</h2>
+      <p className="dim">Number the shards with a pencil on tape. Take one, then press every shard that it touches.</p>
+      <label className="txt-label mt-2 block" htmlFor="shard">
+        Shard in your hand
+      </label>
+      <div className="btn-row">
+        <select id="shard" className="txt w-[90px]" value={shard} onChange={(event) => setShard(Number(event.target.value))}>
+          {all.map((each) => (
+            <option key={each} value={each}>
+              {each + 1}
+            </option>
+          ))}
+        </select>
+        <button
+          type="button"
+          className="chip"
+          aria-pressed={rim.includes(shard)}
+          onClick={() => setRim(rim.includes(shard) ? rim.filter((each) => each !== shard) : [...rim, shard].sort((a, b) => a - b))}
+        >
+          Has an outer edge
+        </button>
+      </div>
+      <div className="chips pt-2">
+        {all
+          .filter((each) => each !== shard)
+          .map((each) => (
+            <button
+              key={each}
+              type="button"
+              className="chip"
+              aria-pressed={touches(each)}
+              onClick={() => toggle(each)}
+              aria-label={`Shard ${shard + 1} touches ${each + 1}`}
+            >
+              {each + 1}
+            </button>
+          ))}
+      </div>
+      <Order found={found} between_min={between_min} joins_a_sitting={joins_a_sitting} />
+      <button
+        type="button"
+        className="btn mt-2"
+        disabled={log.busy || saved || touching.length === 0}
+        onClick={() => void log.write({ kind: "shards-mapped", count, touching: touching.map(([a, b]) => [a, b]), rim: [...rim] })}
+      >
+        {saved ? "The order is on record" : touching.length === 0 ? "Press what touches first" : "Record this order"}
+      </button>
+    </section>
+  );
+}
+
+/** Worked out in a worker after each press; what is older than the last question is dropped. */
+function useAssembly(map: ShardMap, joins: number): Assembly | undefined {
+  const worker = useRef<Remote<{ assemblyOrder: typeof assemblyOrder }>>(undefined);
+  const [found, setFound] = useState<Assembly>();
+  const question = JSON.stringify([map, joins]);
+  useEffect(() => {
+    const thread = new Worker(new URL("../../workers/assembly.worker.ts", import.meta.url), { type: "module" });
+    worker.current = wrap(thread);
+    return () => thread.terminate();
+  }, []);
+  useEffect(() => {
+    let stale = false;
+    const [asked, open] = JSON.parse(question) as [ShardMap, number];
+    void worker.current?.assemblyOrder(asked, open).then((answer) => !stale && setFound(answer));
+    return () => {
+      stale = true;
+    };
+  }, [question]);
+  return found;
+}
+
+const names = (shards: readonly number[]) => shards.map((shard) => shard + 1).join("+");
+
+function Order({
+  found,
+  between_min,
+  joins_a_sitting,
+}: {
+  found: Assembly | undefined;
+  between_min: number | undefined;
+  joins_a_sitting: number;
+}) {
+  if (!found || found.sittings.length === 0) return null;
+  const { sittings, locked, proven } = found;
+  return (
+    <div className="pt-3" aria-live="polite">
+      <p className="text-[17px] font-bold">
+        {sittings.length} {sittings.length === 1 ? "sitting" : "sittings"}
+        {between_min !== undefined && sittings.length > 1 && `, ${formatMinutes((sittings.length - 1) * between_min)} of cure between them`}
+      </p>
+      <ol>
+        {sittings.map(({ joins }, i) => (
+          <li key={`sitting ${joins.map(({ a, b }) => `${a.join()}|${b.join()}`).join(" ")}`} className="border-b border-ash py-1">
+            <b>{i + 1}</b> {joins.map(({ a, b }) => `${names(a)} to ${names(b)}`).join(", then ")}
+          </li>
+        ))}
+      </ol>
+      {locked.length > 0 && (
+        <Sign name="never" wrap>
+          {locked.map(names).join(" and ")} close a ring: ease them in at once, with slow glue and everything wet.
+        </Sign>
+      )}
+      <p className="sub pt-1">
+        {joins_a_sitting} {joins_a_sitting === 1 ? "join" : "joins"} a sitting fit into the open time.{" "}
+        {proven ? "No order has fewer sittings." : "Found by halving; another order may have fewer sittings."}
+      </p>
+    </div>
+  );
+}
