@@ -94,8 +94,18 @@ function rod(kind: "dowel" | "pin", share: number, smallest: number, input: Brac
       `${plain(embed)} mm deep on each side: two and a half diameters${input.crack_length_mm ? ", past the crack" : ""}.`,
       `The hole is ${plain(GLUE_ROOM_MM)} mm wider for the glue film; a channel along it lets air and glue out, or the part splits.`,
       `${plain(wall)} mm of wall stay on each side.`,
+      ...(kind === "pin" ? [slotWords(input)] : []),
     ],
   };
+}
+
+/** How a pin's slot is cut: dry in soft body, under water in hard. */
+function slotWords({ material }: BraceInput): string {
+  const { porous, family } = substrateRow(material);
+  if (family !== "ceramic" && family !== "mineral") return "The pin stands in the middle and leans on no wall of its hole.";
+  return porous
+    ? "In so soft a body the slot is cut dry with a diamond wheel; the pin stands in its middle and leans on no wall."
+    : "In so hard a body the slot is cut under water with a diamond wheel; the pin stands in its middle and leans on no wall.";
 }
 
 /** Bent from sheet or cut from wood across the break, with a floor that stays before the show face. */

@@ -1,5 +1,5 @@
-import type { DamageKind, Family, Substrate } from "../catalogue";
-import type { BraceInput, BraceJoint } from "../join/brace.schema";
+import type { ClassName, DamageKind, Family, Substrate } from "../catalogue";
+import type { BraceInput, BraceJoint, BraceKind } from "../join/brace.schema";
 import type { PressureFacts } from "../join/pressure.data";
 import type { SizedBrace } from "../join/sizing";
 import { sidesOf } from "../join/sizing";
@@ -50,6 +50,24 @@ function asksOf<K extends DamageKind>(damage: DamageOf<K>): Omit<BraceInput, "ma
   return (ASKS[damage.kind as K] as ((d: DamageOf<K>) => Omit<BraceInput, "material">) | undefined)?.(damage);
 }
 
+/** Which kind of brace a class of the catalogue is. */
+const KIND_OF: Readonly<Record<string, BraceKind>> = {
+  "wood-dowel": "dowel",
+  "metal-pin": "pin",
+  "wood-spline": "spline",
+  "wood-cleat": "cleat",
+  "metal-wire": "wire",
+  "anchor-screw": "screw",
+  "backing-fabric": "patch",
+  "glass-fabric": "patch",
+  "plaster-bandage": "patch",
+};
+
+/** The brace that the chosen chain holds, as `brace` calls it. */
+export function braceKindOf(name: ClassName): BraceKind | undefined {
+  return KIND_OF[name];
+}
+
 /** What decides how the joint is pressed. */
 export function pressureFacts(damage: Damage, family: Family, sprung: boolean, gap_mm: number): PressureFacts {
   const asked = asksOf(damage);
@@ -64,8 +82,8 @@ export function pressureFacts(damage: Damage, family: Family, sprung: boolean, g
 }
 
 const JOINT_WORDS: Readonly<Record<BraceJoint, string>> = {
-  "break-along": "along the grain",
-  "break-across": "across",
+  "break-along": "break along the grain",
+  "break-across": "break across",
   butt: "butt joint",
   crack: "crack",
   tear: "tear",
@@ -75,7 +93,7 @@ const JOINT_WORDS: Readonly<Record<BraceJoint, string>> = {
 /** The joint with its brace in place, in mm: cut lengthwise, the break at 0. */
 export function braceSketch(input: BraceInput, { kind, size }: Pick<SizedBrace, "kind" | "size">): Sketch {
   const { height, width } = sidesOf(input);
-  const view = `the ${JOINT_WORDS[input.joint]} cut lengthwise, with its ${kind}`;
+  const view = `${JOINT_WORDS[input.joint]}, cut lengthwise, with its ${kind}`;
   if (kind === "cleat" || kind === "patch") return backed(view, input, size);
   const embed = size.embed_mm ?? (size.length_mm ?? 0) / 2;
   const out = size.out_mm ?? embed;

@@ -332,6 +332,45 @@ describe("repair, replace or leave", () => {
   });
 });
 
+describe("steps of one's own, in an order of one's own", () => {
+  const base: Tale = [
+    [50, surveyed()],
+    [40, matched],
+  ];
+  const own: Told = [
+    30,
+    { kind: "step-added", station: "ready", step: "own-1", text: "Warm the room", why: "It is cold.", hands_min: 5, wait_min: 60 },
+  ];
+  const names = (told: Tale) => seen(told).plan?.stations.ready.steps.map(({ step }) => step) ?? [];
+
+  test("an added step is planned with its minutes and its wait", () => {
+    expect(names([...base, own]).at(-1)).toBe("own-1");
+    const [before, after] = [seen(base), seen([...base, own])].map(({ plan }) => plan?.stations.ready);
+    expect((after?.hands_min ?? 0) - (before?.hands_min ?? 0)).toBe(5);
+  });
+
+  test("an order that was given holds, and what is new since keeps its neighbour", () => {
+    const [first = "", second = "", ...rest] = names(base);
+    const turned: Told = [20, { kind: "steps-ordered", station: "ready", order: [second, first, ...rest] }];
+    expect(names([...base, turned])).toEqual([second, first, ...rest]);
+    expect(names([...base, turned, [10, own[1]]])).toEqual([second, first, ...rest, "own-1"]);
+  });
+
+  test("a form, a dry run, shards and a brace are kept, the last of each", () => {
+    const { treatment } = seen([
+      ...base,
+      [9, { kind: "form-chosen", form: "dam" }],
+      [8, { kind: "form-chosen", form: "card" }],
+      [7, { kind: "dry-run", minutes: 12, two_marks: true, items: [{ kind: "clamp", x: 0.2, y: 0.4 }] }],
+      [6, { kind: "shards-mapped", count: 3, touching: [[0, 1]], rim: [0, 1, 2] }],
+      [5, { kind: "braced", joint: "butt", brace: "pin", size: { diameter_mm: 2 } }],
+    ]);
+    expect([treatment.form?.body.form, treatment.dry_run?.body.minutes, treatment.shards?.body.count, treatment.brace?.body.brace]).toEqual(
+      ["card", 12, 3, "pin"],
+    );
+  });
+});
+
 test("a jar's own figures rule its clock and its batch", () => {
   const jar = {
     id: "00000000-0000-4000-8000-00000000abcd",

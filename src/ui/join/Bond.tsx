@@ -30,8 +30,8 @@ export function Bond({ adhesive, joint_mm2, gap_mm, temp_C, pressure, cure }: Pr
             <dd>{figure(batch.need_cm3, 2)} cm³</dd>
             <dt>Squeeze-out and brush, + {SQUEEZE_OUT_PCT} %</dt>
             <dd>{figure(batch.total_cm3, 2)} cm³</dd>
-            {batch.parts.map(({ name, mass_g }) => (
-              <FragmentRow key={name} name={name} grams={mass_g} />
+            {(batch.parts.length > 1 ? batch.parts : []).map(({ name, mass_g }) => (
+              <PartRow key={name} name={name} grams={mass_g} />
             ))}
             <dt className="tot">Adhesive</dt>
             <dd className="tot">{figure(batch.total_g, 2)} g</dd>
@@ -56,7 +56,7 @@ export function Bond({ adhesive, joint_mm2, gap_mm, temp_C, pressure, cure }: Pr
   );
 }
 
-function FragmentRow({ name, grams }: { name: string; grams: number }) {
+function PartRow({ name, grams }: { name: string; grams: number }) {
   return (
     <>
       <dt>{name}</dt>

@@ -21,6 +21,8 @@ interface Props {
   readonly treatment: string;
   readonly question: BraceInput;
   readonly hatch: Hatch;
+  /** What the chosen chain holds; it is looked at first. */
+  readonly planned?: BraceKind;
   readonly recorded?: { readonly brace: BraceKind; readonly reason?: string };
 }
 
@@ -42,13 +44,14 @@ const LABELS: Readonly<Record<BraceKind, string>> = {
 };
 
 /** Whether glue alone carries it, and if not, what does: safety without and with, every dimension with its reason, drawn in scale. */
-export function BracePanel({ treatment, question, hatch, recorded }: Props) {
+export function BracePanel({ treatment, question, hatch, planned, recorded }: Props) {
   const [load, setLoad] = useState(question.load_N === undefined ? "" : plain(question.load_N, 1));
   const [lever, setLever] = useState(question.lever_mm === undefined ? "" : plain(question.lever_mm, 1));
-  const [picked, setPicked] = useState<BraceKind | undefined>(recorded?.brace);
+  const [picked, setPicked] = useState<BraceKind | undefined>(recorded?.brace ?? planned);
   const asked = askedWith(question, load, lever);
   const found = brace(asked);
-  const kind = picked ?? (found.needed === "no" ? "none" : found.options[0]?.kind) ?? "none";
+  const offered = found.options.map((each) => each.kind);
+  const kind = picked && (picked === "none" || offered.includes(picked)) ? picked : found.needed === "no" ? "none" : (offered[0] ?? "none");
   const withPicked = kind === "none" ? found : brace({ ...asked, brace: kind });
   const option = found.options.find((each) => each.kind === kind);
   const [sign, word] = JUDGEMENTS[found.needed];

@@ -1,6 +1,6 @@
-import { substrateRow } from "@/core/catalogue";
-import { braceQuestion, pressureFacts } from "@/core/plan/braceQuestion";
-import { actsDone, chosen } from "@/core/record/treatment";
+import { type Hatch, type Substrate, substrateRow } from "@/core/catalogue";
+import { braceKindOf, braceQuestion, pressureFacts } from "@/core/plan/braceQuestion";
+import { actsDone, chosen, type Treatment } from "@/core/record/treatment";
 import { lossOf } from "@/core/survey/loss";
 import { JoinStation } from "@/ui/join/JoinStation";
 import { Earlier } from "../Earlier";
@@ -16,7 +16,6 @@ export default async function JoinPage({ params }: PageProps<"/treatments/[id]/j
       );
     const loss = lossOf(treatment.damage);
     const on = substrateRow(record.substrate);
-    const question = braceQuestion(treatment.damage, record.substrate);
     const clock = treatment.clocks.findLast(({ body }) => body.kind === "clamped");
     const cure = cures.find(({ entry }) => entry === clock?.id);
     return (
@@ -30,11 +29,20 @@ export default async function JoinPage({ params }: PageProps<"/treatments/[id]/j
         joint_mm2={loss.joint_mm2}
         gap_mm={loss.gap_mm}
         pressure={pressureFacts(treatment.damage, on.family, treatment.survey?.body.survey.service.sprung === true, loss.gap_mm)}
-        {...(question ? { brace: { question, hatch: on.hatch, ...(treatment.brace ? { recorded: treatment.brace.body } : {}) } } : {})}
+        {...braceProps(treatment, record.substrate, on.hatch)}
         acts={clock ? [...actsDone(treatment, clock)] : []}
         air={air}
         {...(cure ? { cure } : {})}
       />
     );
   });
+}
+
+/** The panel's question with the brace that the chain holds and the one on record; nothing where this damage asks for none. */
+function braceProps(treatment: Treatment, substrate: Substrate, hatch: Hatch) {
+  const question = treatment.damage && braceQuestion(treatment.damage, substrate);
+  if (!question) return {};
+  const { brace } = chosen(treatment);
+  const planned = brace && braceKindOf(brace.class);
+  return { brace: { question, hatch, ...(planned && { planned }), ...(treatment.brace && { recorded: treatment.brace.body }) } };
 }
