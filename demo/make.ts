@@ -351,6 +351,31 @@ const STORIES: readonly Story[] = [
     },
     choose: "acrylic-resin-solvent",
     tell: (t) => {
+      t.write(7 * DAY + 60, {
+        kind: "shards-mapped",
+        count: 5,
+        touching: [
+          [0, 1],
+          [0, 4],
+          [1, 2],
+          [1, 4],
+          [2, 3],
+          [2, 4],
+          [3, 4],
+        ],
+        rim: [0, 1, 2, 3, 4],
+      });
+      t.write(7 * DAY + 40, {
+        kind: "dry-run",
+        minutes: 4,
+        two_marks: true,
+        items: [
+          { kind: "tape", x: 0.34, y: 0.42 },
+          { kind: "tape", x: 0.58, y: 0.4 },
+          { kind: "tape", x: 0.5, y: 0.62 },
+        ],
+        hands_min: 4,
+      });
       t.steps("ready", 7 * DAY);
       t.steps("join", 6 * DAY, ["clamp", "unclamp"]);
       t.clamp(6 * DAY - 30, "acrylic-resin-solvent");

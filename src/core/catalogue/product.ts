@@ -1,3 +1,4 @@
+import { inSentence } from "../units";
 import type { ClassName, MaterialClass } from "./classes";
 import { classRow } from "./classes";
 import type { Range, Stage } from "./materialClass";
@@ -132,7 +133,7 @@ export function figureErrors(name: ClassName, figures: Figures): Partial<Record<
   for (const { figure, label, limits, of, unit } of FIGURE_ROWS) {
     const value = figures[figure];
     if (value === undefined) continue;
-    if (of(row) === undefined) errors[figure] = `${label} means nothing for ${row.name.toLowerCase()}: leave it empty.`;
+    if (of(row) === undefined) errors[figure] = `${label} means nothing for ${inSentence(row.name)}: leave it empty.`;
     else if (!(value[0] <= value[1])) errors[figure] = "The low figure comes first.";
     else if (value[0] < limits[0] || value[1] > limits[1]) errors[figure] = `Enter ${limits[0]} to ${limits[1]} ${unit}.`;
   }

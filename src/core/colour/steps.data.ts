@@ -1,11 +1,12 @@
 import type { StepRow } from "../catalogue";
+import { inSentence } from "../units";
 
 /** Colour, in order; the coats between these are recorded one by one, each with its clock. */
 export const COLOUR_STEPS: readonly StepRow[] = [
   { step: "dust", text: "Dust off, wipe, and look in the light it will live in", why: "A grain under a coat shows for ever.", done_when: "a fingertip finds nothing", hands_min: 5, when: () => true },
   {
     step: "sample",
-    text: ({ chain }) => `Try ${(chain.colour?.name ?? "the colour").toLowerCase()} on an off-cut and let it dry`,
+    text: ({ chain }) => `Try ${inSentence(chain.colour?.name ?? "the colour")} on an off-cut and let it dry`,
     why: "Colours shift from wet to dry and again under a coat.",
     done_when: "the dry sample can't be seen beside the piece",
     hands_min: 15,

@@ -40,7 +40,7 @@ export function brace(input: BraceInput): BraceResult {
       formula: "safety = strength of the glue line at its grain angle (Hankinson) over M/W or F/A",
       source: `${strength.source}; asked safety ${strength.asks}; ${load.said}; low ends of published ranges, a well-wetted joint, no fatigue`,
     },
-    warnings: warningsOf(input, sized),
+    warnings: [...warningsOf(input, sized), ...weakWarnings(wanted, withIt, strength.asks, needed)],
   };
 }
 
@@ -128,4 +128,11 @@ function warningsOf({ load_N = 0 }: BraceInput, sized: readonly SizedBrace[]): W
       : [];
   const unfit = sized.filter(({ refused }) => refused).map(({ kind, reasons }) => ({ code: `no-${kind}`, message: reasons.join(" ") }));
   return [...refer, ...unfit];
+}
+
+/** A brace that is let in and still does not reach what is asked must not be trusted silently. */
+function weakWarnings(wanted: SizedBrace | undefined, reached: number, asks: number, needed: BraceResult["needed"]): Warning[] {
+  if (needed !== "yes" || !wanted || wanted.refused || reached >= asks) return [];
+  const held = `Even with the ${wanted.kind} the safety is ${plain(reached, 1)} of ${asks}`;
+  return [{ code: "still-weak", message: `${held}: take another brace, ask less of the piece, or refer it.` }];
 }

@@ -1,4 +1,5 @@
 import type { StepRow } from "../catalogue";
+import { inSentence } from "../units";
 
 /** The step whose record starts the cure, and the one that the handling strength allows. */
 export const CLAMP_STEP = "clamp";
@@ -6,10 +7,10 @@ export const UNCLAMP_STEP = "unclamp";
 
 /** Bonding, in order. Clamping starts the clock; clamps come off when handling strength says so. */
 export const JOIN_STEPS: readonly StepRow[] = [
-  { step: "brace", text: ({ chain }) => `Fit the ${(chain.brace?.name ?? "brace").toLowerCase()} dry`, why: "It carries what the glue line can't.", done_when: "it slides in by hand and nothing rocks", hands_min: 20, cautions: ({ chain }) => chain.brace?.hazards ?? [], when: ({ chain }) => chain.brace !== undefined },
+  { step: "brace", text: ({ chain }) => `Fit the ${inSentence(chain.brace?.name ?? "brace")} dry`, why: "It carries what the glue line can't.", done_when: "it slides in by hand and nothing rocks", hands_min: 20, cautions: ({ chain }) => chain.brace?.hazards ?? [], when: ({ chain }) => chain.brace !== undefined },
   {
     step: "spread",
-    text: ({ chain }) => `Wet both faces with ${(chain.adhesive?.name ?? "adhesive").toLowerCase()}`,
+    text: ({ chain }) => `Wet both faces with ${inSentence(chain.adhesive?.name ?? "adhesive")}`,
     why: "A dry face is a weak face; thin is strong.",
     done_when: "both faces shine evenly",
     hands_min: 5,

@@ -1,4 +1,5 @@
 import type { MaterialClass, Role } from "../catalogue";
+import { inSentence } from "../units";
 import type { Facts } from "./case";
 
 /** What a neighbour may look at: nothing that a shop's own product can override, so that one jar of a class clashes as any other. */
@@ -23,7 +24,7 @@ type ClassName = MaterialClass["class"];
 const COATING: readonly Role[] = ["levelling", "colour", "topcoat"];
 const STRONG: readonly string[] = ["ketone", "monomer"];
 const isCoat = ({ role }: Link) => COATING.includes(role);
-const lower = ({ row }: Link) => row.name.charAt(0).toLowerCase() + row.name.slice(1);
+const lower = ({ row }: Link) => inSentence(row.name);
 const is = ({ row }: Link, ...classes: readonly ClassName[]) => classes.includes(row.class);
 const fills = ({ role }: Link) => role === "filler";
 const DENSE: readonly ClassName[] = ["epoxy-putty", "bulked-epoxy", "polyester-filler", "wood-filler-two-part", "mma-acrylic", "stone-resin-mortar", "epoxy-wood-putty", "bulked-resin"];

@@ -93,8 +93,7 @@ const JOINT_WORDS: Readonly<Record<BraceJoint, string>> = {
 /** The joint with its brace in place, in mm: cut lengthwise, the break at 0. */
 export function braceSketch(input: BraceInput, { kind, size }: Pick<SizedBrace, "kind" | "size">): Sketch {
   const { height, width } = sidesOf(input);
-  const view = `${JOINT_WORDS[input.joint]}, cut lengthwise, with its ${kind}`;
-  if (kind === "cleat" || kind === "patch") return backed(view, input, size);
+  if (kind === "cleat" || kind === "patch") return backed(`${JOINT_WORDS[input.joint]}, seen from behind, with its ${kind}`, input, size);
   const embed = size.embed_mm ?? (size.length_mm ?? 0) / 2;
   const out = size.out_mm ?? embed;
   const thick = size.diameter_mm ?? size.depth_mm ?? 0;
@@ -113,7 +112,7 @@ export function braceSketch(input: BraceInput, { kind, size }: Pick<SizedBrace, 
     [x, height / 2],
   ];
   return {
-    view: `${view}; ${plain(width)} mm wide`,
+    view: `${JOINT_WORDS[input.joint]}, cut lengthwise, with its ${kind}; ${plain(width)} mm wide`,
     solid: [block(-reach, reach), ...(input.joint === "build-up" ? [] : [block(0, reach)])],
     missing: [...(input.joint === "build-up" ? [block(0, Math.max(out, input.lever_mm ?? height) * 1.1)] : []), rod],
     lines: [
@@ -130,7 +129,7 @@ export function braceSketch(input: BraceInput, { kind, size }: Pick<SizedBrace, 
       { from: [-embed, height / 2], to: [0, height / 2], label: plain(embed, 1), beside: "above" },
       { from: [0, height / 2], to: [out, height / 2], label: plain(out, 1), beside: "above" },
       { from: [reach, height / 2], to: [reach, -height / 2], label: plain(height, 1), beside: "right" },
-      { from: [-embed, from], to: [-embed, from + thick], label: plain(thick, 1), beside: "right" },
+      { from: [out, from], to: [out, from + thick], label: plain(thick, 1), beside: "right" },
     ],
   };
 }

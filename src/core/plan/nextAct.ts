@@ -3,6 +3,7 @@ import { standing } from "../cure/windows";
 import type { ActName } from "../cure/windows.data";
 import { walk } from "../level/walk";
 import { actsDone, type Clock, materialTaken, STATION_ORDER, stepKey, type Treatment } from "../record/treatment";
+import { inSentence } from "../units";
 import type { RunningCure } from "./clocks";
 import type { Plan } from "./plan";
 import { PLANNED_MIN } from "./planned.data";
@@ -101,7 +102,7 @@ const WAITING: Readonly<Record<Clock["body"]["kind"], string>> = {
 };
 
 function clockWords({ body }: Clock, treatment: Treatment, plan: Plan | undefined): Record<ActName, Words> {
-  const material = materialTaken(body).name.toLowerCase();
+  const material = inSentence(materialTaken(body).name);
   return {
     place: { title: `Place layer ${body.layer}`, why: `After that the ${material} drags and tears.`, hands_min: PLANNED_MIN.layer },
     trim: {
@@ -166,7 +167,7 @@ function colourWords(treatment: Treatment, plan: Plan | undefined): Words {
   if (coat === undefined)
     return stepWords("colour", treatment, plan) ?? { title: "Leave Colour", why: "The last coat is on and dry.", hands_min: 1 };
   return {
-    title: `Lay coat ${coat.coat}, ${coat.material.name.toLowerCase()}`,
+    title: `Lay coat ${coat.coat}, ${inSentence(coat.material.name)}`,
     why: laid === 0 ? "The surface is level and clean." : `Coat ${laid} is dry.`,
     hands_min: PLANNED_MIN.coat,
   };

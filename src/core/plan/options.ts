@@ -8,6 +8,7 @@ import { lossOf } from "../survey/loss";
 import type { Damage } from "../survey/measures.data";
 import { OPTIONS, type OptionRow } from "../survey/options.data";
 import type { Survey } from "../survey/survey.schema";
+import { inSentence } from "../units";
 import { adhesiveNeed, WASTE_PCT } from "./batch";
 import { matchInputOf } from "./matchInput";
 import { type PieceFacts, planOf } from "./plan";
@@ -57,7 +58,7 @@ function nearest({ roles, byRole }: Matching): { refused_because?: string } {
   const empty = roles.map((role) => byRole.get(role) ?? []).find((judged) => judged.every(({ verdict }) => verdict === "refused"));
   const [best] = [...(empty ?? [])].sort((a, b) => b.score - a.score);
   const why = best && reasonsOf(best).find(({ effect }) => effect === "refuse");
-  return best && why ? { refused_because: `Nearest comes ${best.row.name.toLowerCase()}: ${why.text}` } : {};
+  return best && why ? { refused_because: `Nearest comes ${inSentence(best.row.name)}: ${why.text}` } : {};
 }
 
 const AT = "2000-01-01T00:00:00Z";

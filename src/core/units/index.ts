@@ -3,3 +3,4 @@ export * from "./duration";
 export * from "./length";
 export * from "./number";
 export * from "./time";
+export * from "./words";

@@ -1,6 +1,7 @@
 import { formatClock, formatMinutes } from "./duration";
 import { figure, formatGrams, plain } from "./number";
 import { formatDate, isoLike, wall } from "./time";
+import { inSentence } from "./words";
 
 test.each([
   [0, "0 min"],
@@ -76,3 +77,9 @@ test("an instant is written in the offset of the question", () => {
   expect(isoLike(0, "2026-10-07T12:00:00Z")).toBe("1970-01-01T00:00:00.000Z");
   for (const like of ["2026-10-07T12:00:00+05:45", "2026-10-07T12:00:00-11:00"]) expect(Date.parse(isoLike(OCT_7, like))).toBe(OCT_7);
 });
+
+test.each([
+  ["Slow epoxy", "slow epoxy"],
+  ["PVA wood glue", "PVA wood glue"],
+  ["hide glue", "hide glue"],
+])("%s stands in a sentence as %s", (name, said) => expect(inSentence(name)).toBe(said));

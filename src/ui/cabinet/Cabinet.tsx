@@ -3,7 +3,7 @@ import Link from "next/link";
 import { useMemo, useState } from "react";
 import { classRow, type Group } from "@/core/catalogue";
 import type { GoingOff, Need, StockProduct } from "@/core/plan/stock";
-import { figure, formatDate, formatGrams } from "@/core/units";
+import { figure, formatDate, formatGrams, inSentence } from "@/core/units";
 import { HatchSwatch } from "../signs/Hatches";
 import { Compare } from "./Compare";
 import { type ProductRow, rowsOf, SORTS, type SortKey, shelvesOf } from "./columns";
@@ -137,7 +137,7 @@ function Row({ row, here, compared, mayCompare, compare }: RowProps) {
           <HatchSwatch hatch={classRow(product.class).hatch} />
           <span className="min-w-0">
             <b className="obj-name clamp-3">{product.name}</b>
-            <span className="sub">{class_name.toLowerCase()}</span>
+            <span className="sub">{inSentence(class_name)}</span>
           </span>
         </Link>
       </td>

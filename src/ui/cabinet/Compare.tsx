@@ -1,6 +1,6 @@
 import { GROUP_LABELS, type MaterialClass } from "@/core/catalogue";
 import { rowOf } from "@/core/plan/stock";
-import { formatGrams } from "@/core/units";
+import { formatGrams, inSentence } from "@/core/units";
 import type { ProductRow } from "./columns";
 import { figuresOf, rangeWords } from "./productForm";
 
@@ -57,7 +57,7 @@ export function Compare({ rows, drop, clear }: Props) {
             {rows.map(({ product, class_name }) => (
               <th key={product.id}>
                 <b className="clamp-3 text-[15px] text-ink">{product.name}</b>
-                <span className="sub block">{class_name.toLowerCase()}</span>
+                <span className="sub block">{inSentence(class_name)}</span>
                 <button
                   type="button"
                   className="link-btn"

@@ -5,7 +5,7 @@ import { useForm } from "react-hook-form";
 import { classRow } from "@/core/catalogue";
 import type { StockLot } from "@/core/plan/stock";
 import type { Problem } from "@/core/problem";
-import { formatDate, formatGrams } from "@/core/units";
+import { formatDate, formatGrams, inSentence } from "@/core/units";
 import { send } from "../forms/send";
 import { useRemove } from "../frame/Undo";
 import { errorsByPath } from "../objects/PieceFields";
@@ -31,7 +31,7 @@ export function ProductSide({ row }: { row: ProductRow }) {
         <div className="min-w-0">
           <h2 className="clamp-3 text-[20px] leading-[24px]">{product.name}</h2>
           <p className="sub">
-            {class_name.toLowerCase()}, {formatGrams(left_g)} left
+            {inSentence(class_name)}, {formatGrams(left_g)} left
           </p>
         </div>
       </div>

@@ -63,10 +63,12 @@ export function BracePanel({ treatment, question, hatch, planned, recorded }: Pr
         <div>
           <Sign name={sign}>{word}</Sign>
           <p className="pt-1 leading-[18px]">
-            Safety {figure(found.safety_without, 1)} without,{" "}
-            <b>
-              {figure(withPicked.safety_with, 1)} with the {LABELS[kind].toLowerCase()}
-            </b>
+            Safety {figure(found.safety_without, 1)} with glue alone
+            {kind !== "none" && (
+              <b>
+                , {figure(withPicked.safety_with, 1)} with the {LABELS[kind].toLowerCase()}
+              </b>
+            )}
             ; {asks} is asked.
           </p>
           <SafetyBar without={found.safety_without} withIt={withPicked.safety_with} asks={asks} />
@@ -90,7 +92,7 @@ export function BracePanel({ treatment, question, hatch, planned, recorded }: Pr
               note="from the break to the load"
             />
           </div>
-          {found.warnings.map(({ code, message }) => (
+          {withPicked.warnings.map(({ code, message }) => (
             <Sign key={code} name={code === "refer" ? "never" : "soon"} wrap>
               {message}
             </Sign>

@@ -3,7 +3,7 @@ import { useState } from "react";
 import type { MaterialClass, PieceKind } from "@/core/catalogue";
 import { judgeDryRun } from "@/core/plan/dryRun";
 import { CLAMPS, type ClampKind } from "@/core/ready/clamps.data";
-import { formatMinutes, plain } from "@/core/units";
+import { formatMinutes, inSentence, plain } from "@/core/units";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
 import { YesNo } from "../forms/YesNo";
@@ -115,9 +115,7 @@ function Verdict({ minutes, adhesive, on, temp_C }: { minutes: number } & Pick<P
       {verdict !== "fits" && (
         <p>
           <b>Split it into {parts} sub-assemblies</b>
-          {slower.length > 0
-            ? `, or take a slower adhesive: ${slower.map((name) => name.toLowerCase()).join(", ")}.`
-            : "; no slower adhesive bonds here."}
+          {slower.length > 0 ? `, or take a slower adhesive: ${slower.map(inSentence).join(", ")}.` : "; no slower adhesive bonds here."}
         </p>
       )}
     </div>

@@ -1,6 +1,6 @@
 "use client";
 import { type FormFacts, formsFor } from "@/core/ready/forms.data";
-import { figure } from "@/core/units";
+import { figure, inSentence } from "@/core/units";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
 
@@ -48,10 +48,7 @@ export function FormChoice({ facts, volume_cm3, chosen, releases }: Props) {
             {row.material_factor > 0 && (
               <p>
                 About <b>{figure(volume_cm3 * row.material_factor, 1)} cm³</b> of mould material. Part it with{" "}
-                {releases.length > 0
-                  ? releases.map((name) => name.toLowerCase()).join(" or ")
-                  : "nothing here: every release agent is refused"}
-                .
+                {releases.length > 0 ? releases.map(inSentence).join(" or ") : "nothing here: every release agent is refused"}.
               </p>
             )}
             {i === 0 && chosen === undefined && <p className="sub">suits this loss best</p>}

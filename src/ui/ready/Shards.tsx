@@ -28,7 +28,7 @@ export function Shards({ count, mapped, joins_a_sitting, between_min }: Props) {
   const toggle = (other: number) =>
     setTouching(touches(other) ? touching.filter(([a, b]) => !(a === pair(other)[0] && b === pair(other)[1])) : [...touching, pair(other)]);
   const all = Array.from({ length: count }, (_, i) => i);
-  const saved = mapped !== undefined && JSON.stringify(mapped) === JSON.stringify({ touching, rim });
+  const saved = mapped !== undefined && same(mapped.touching, touching) && same(mapped.rim, rim);
   return (
     <section aria-label="Shards" className="panel-block">
       <h2>Which shard touches which</h2>
@@ -81,6 +81,8 @@ export function Shards({ count, mapped, joins_a_sitting, between_min }: Props) {
     </section>
   );
 }
+
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
 /** Worked out in a worker after each press; what is older than the last question is dropped. */
 function useAssembly(map: ShardMap, joins: number): Assembly | undefined {

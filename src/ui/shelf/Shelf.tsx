@@ -3,6 +3,7 @@ import Link from "next/link";
 import type { Station } from "@/core/catalogue";
 import type { ActBrief } from "@/core/plan/nextAct";
 import { byRank, type Plate, plateOf } from "@/core/plan/shelf";
+import { inSentence } from "@/core/units";
 import { useNow, useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
 
@@ -74,7 +75,7 @@ function PlateView({ item, plate, station, material, narrow }: Shown & { narrow:
     >
       <span className="plate-row">
         <span className="plate-name one-line">{item.piece}</span>
-        <span className="plate-material one-line">{material.toLowerCase()}</span>
+        <span className="plate-material one-line">{inSentence(material)}</span>
       </span>
       <span className="plate-row">
         <Sign name={plate.sign}>{plate.word}</Sign>

@@ -1,6 +1,6 @@
 "use client";
 import type { LayerRow } from "@/core/plan/layerRows";
-import { figure, type Wall } from "@/core/units";
+import { figure, inSentence, type Wall } from "@/core/units";
 import { useNow, useWall } from "../frame/now";
 
 interface Props {
@@ -48,7 +48,7 @@ export function LayerTable({ rows, name, lit, setLit }: Props) {
               >
                 Layer {row.layer}
               </button>{" "}
-              <span className="sub">{name.toLowerCase()}</span>
+              <span className="sub">{inSentence(name)}</span>
             </td>
             <td>{mm(row.applied_mm)}</td>
             <td>{shown(row.placed_mm, mm)}</td>

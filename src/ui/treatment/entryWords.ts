@@ -4,7 +4,7 @@ import { materialTaken } from "@/core/record/treatment";
 import { lossOf } from "@/core/survey/loss";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
 import { optionLabel } from "@/core/survey/options.data";
-import { figure, plain } from "@/core/units";
+import { figure, inSentence, plain } from "@/core/units";
 
 type Sayings = { readonly [K in EventKind]: (body: BodyOf<K>) => string };
 
@@ -29,7 +29,7 @@ const SAY: Sayings = {
     `Brace: ${brace}${size.diameter_mm ? ` Ø ${plain(size.diameter_mm)} mm` : ""}${reason ? `. ${reason}` : ""}`,
   marked: () => "Moved the mark on the condition map",
   matched: ({ stance, chain }) =>
-    `Chose ${chain.map((link) => materialTaken(link).name.toLowerCase()).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,
+    `Chose ${chain.map((link) => inSentence(materialTaken(link).name)).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,
   "step-done": ({ step, note }) => `Done: ${step.replaceAll("-", " ")}${note ? `. ${note}` : ""}`,
   "step-skipped": ({ step, reason }) => `Skipped: ${step.replaceAll("-", " ")}. ${reason}`,
   mixed: (body) => `Mixed layer ${body.layer}: ${started(body)}`,

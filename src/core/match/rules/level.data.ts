@@ -1,8 +1,8 @@
-import { BUYS, HOLDING, HORIE, is, LEATHER, name, on, type Rule, SHEETS, TRADE, WOOD } from "./rule";
+import { BUYS, HOLDING, HORIE, is, LEATHER, lower, on, type Rule, SHEETS, TRADE, WOOD } from "./rule";
 
 export const LEVEL_RULES: readonly Rule[] = [
   { id: "level-skin", looks_at: "level", effect: "refuse", roles: HOLDING, when: (c) => c.on.family === "skin" && c.row.rigidity === "rigid", word: "Tears it", says: (c) => `A rigid material tears the edge of ${on(c)} as it moves.`, source: LEATHER },
-  { id: "level-flex", looks_at: "level", effect: "refuse", roles: HOLDING, when: (c) => c.service.flex === true && c.row.rigidity === "rigid" && c.on.family !== "skin", word: "Cracks", says: (c) => `It must flex, and ${name(c).toLowerCase()} is rigid: it breaks out.`, source: HORIE },
+  { id: "level-flex", looks_at: "level", effect: "refuse", roles: HOLDING, when: (c) => c.service.flex === true && c.row.rigidity === "rigid" && c.on.family !== "skin", word: "Cracks", says: (c) => `It must flex, and ${lower(c)} is rigid: it breaks out.`, source: HORIE },
   {
     id: "level-coat-folds",
     looks_at: "level",

@@ -1,4 +1,5 @@
 import { middle, type Role } from "../../catalogue";
+import { inSentence } from "../../units";
 import type { Case } from "../case";
 import type { Criterion } from "../criteria.data";
 
@@ -36,7 +37,7 @@ export const SHEETS = "typical data sheets of the class";
 export const TRADE = "trade practice, a rule of thumb";
 
 export const name = (c: Case) => c.row.name;
-export const lower = (c: Case) => c.row.name.charAt(0).toLowerCase() + c.row.name.slice(1);
+export const lower = (c: Case) => inSentence(c.row.name);
 export const on = (c: Case) => c.on.label.toLowerCase();
 export const finish = (c: Case) => c.finish.label.toLowerCase();
 export const bond = (c: Case) => c.row.bonds[c.on.family];
