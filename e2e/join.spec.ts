@@ -1,0 +1,165 @@
+import { expect, type Page, test } from "@playwright/test";
+import { expectAccessible, expectNoSideways, newTreatment, write } from "./support";
+
+/** A treatment surveyed and matched, so that Make ready and Join have something to work on. */
+async function matched(page: Page, piece: object, survey: object, chain: readonly object[]): Promise<string> {
+  const { treatment } = await newTreatment(page, piece);
+  await write(page, treatment, 0, { kind: "surveyed", survey: { service: {}, ...survey } });
+  await write(page, treatment, 1, { kind: "matched", stance: "service", chain });
+  return treatment;
+}
+
+const RAIL = { kind: "furniture", part: { name: "rail", substrate: "hardwood", finish: "shellac" }, treatment_title: "broken rail" };
+const ACROSS = { damage: { kind: "break-across", width_mm: 32, height_mm: 44, load_N: 250, lever_mm: 180 }, service: { load: true } };
+const rail = (page: Page) =>
+  matched(page, RAIL, ACROSS, [
+    { role: "adhesive", class: "pva" },
+    { role: "brace", class: "wood-dowel" },
+  ]);
+
+const brace = (page: Page) => page.getByRole("region", { name: "Brace" });
+
+test("a break across the grain: glue alone fails, the dowel is sized and recorded, and leaving it out asks why", async ({ page }) => {
+  const treatment = await rail(page);
+  await page.goto(`/treatments/${treatment}/join`);
+  await expect(brace(page).getByText("A brace is needed")).toBeVisible();
+  await expect(brace(page).getByText(/with the dowel; 3 is asked/)).toBeVisible();
+  await expect(page.getByRole("img", { name: /^Drawing, break across, cut lengthwise, with its dowel/ })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Record: dowel" }).click();
+  await expect(brace(page).getByText("On record")).toBeVisible();
+
+  await page.getByRole("button", { name: "Take: No brace" }).click();
+  const against = page.getByRole("button", { name: "Say why, against the figures" });
+  await expect(against).toBeDisabled();
+  await page.getByLabel("Why against the figures").fill("it only hangs on the wall from now on");
+  await page.getByRole("button", { name: "Record: no brace" }).click();
+  await expect(brace(page).getByText("On record")).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel("Why against the figures")).toHaveValue("it only hangs on the wall from now on");
+  await expect(brace(page).getByText("On record")).toBeVisible();
+});
+
+test("a lighter load lowers what is asked, and a load that is no number is told at its field", async ({ page }) => {
+  await page.goto(`/treatments/${await rail(page)}/join`);
+  await page.getByLabel("Load at the end").fill("2");
+  await expect(brace(page).getByText("No brace is needed")).toBeVisible();
+  await page.getByLabel("Load at the end").fill("much");
+  await expect(brace(page).getByText(/Enter a number/)).toBeVisible();
+});
+
+test("the drill card: the nearest drill of the set owned, and the depth as a bar in full size", async ({ page }) => {
+  await page.goto(`/treatments/${await rail(page)}/join`);
+  const card = page.getByRole("region", { name: "Drill card" });
+  await expect(card.getByText(/^Hole: wanted .* nearest .* mm/)).toBeVisible();
+  await card.getByText("Inch fractions").click();
+  await expect(card.getByText(/^Hole: wanted .* nearest \d+\/\d+/)).toBeVisible();
+  await page.reload();
+  await expect(card.getByText(/^Hole: wanted .* nearest \d+\/\d+/)).toBeVisible();
+  await card.getByText("Metric", { exact: true }).click();
+  await card.getByRole("link", { name: /^Print it, A6/ }).click();
+  const bar = page.getByRole("img", { name: /mm deep, in full size$/ }).first();
+  const depth = Number((await bar.getAttribute("aria-label"))?.split(" ")[0]);
+  const MM = 96 / 25.4;
+  expect(depth).toBeGreaterThan(10);
+  expect((await bar.boundingBox())?.width).toBeCloseTo(depth * MM, 0);
+  await expectAccessible(page);
+});
+
+test("a crack with cleats: how many, how far apart, across the grain", async ({ page }) => {
+  const treatment = await matched(
+    page,
+    { kind: "instrument", part: { name: "wind-chest board", substrate: "softwood", finish: "shellac" }, treatment_title: "crack" },
+    { damage: { kind: "crack", length_mm: 210, width_mm: 0.3, depth_mm: 3, closes: true } },
+    [
+      { role: "adhesive", class: "hide-glue" },
+      { role: "brace", class: "wood-cleat" },
+    ],
+  );
+  await page.goto(`/treatments/${treatment}/join`);
+  await expect(page.getByRole("img", { name: /^Drawing, crack, .* with its cleat/ })).toBeVisible();
+  await expect(brace(page).getByText(/^\d cleats .* 210 mm/)).toBeVisible();
+  await expect(brace(page).getByText(/grain runs across the crack/i)).toBeVisible();
+  await page.setViewportSize({ width: 820, height: 1180 });
+  await expectNoSideways(page);
+});
+
+const SAUCER = { kind: "dish", part: { name: "saucer", substrate: "bone-china", finish: "glaze" }, treatment_title: "seven shards" };
+/** The rim in a ring, shard 7 the well in the middle. */
+const TOUCHING: ReadonlyArray<readonly [number, readonly number[]]> = [
+  [1, [2, 6, 7]],
+  [2, [3, 7]],
+  [3, [4, 7]],
+  [4, [5, 7]],
+  [5, [6, 7]],
+  [6, [7]],
+];
+
+test("a seven-shard saucer: pressed pairs become sittings, the dry run is judged, and both stay on record", async ({ page }) => {
+  const damage = { kind: "shards", shards: 7, break_length_mm: 420, thickness_mm: 2.6 };
+  const treatment = await matched(page, SAUCER, { damage }, [{ role: "adhesive", class: "epoxy-slow" }]);
+  await page.goto(`/treatments/${treatment}/ready`);
+  const shards = page.getByRole("region", { name: "Shards" });
+  for (const [shard, others] of TOUCHING) {
+    await page.getByLabel("Shard in your hand").selectOption({ label: String(shard) });
+    for (const other of others) await page.getByRole("button", { name: `Shard ${shard} touches ${other}`, exact: true }).click();
+  }
+  await page.getByLabel("Shard in your hand").selectOption({ label: "7" });
+  await page.getByRole("button", { name: "Has an outer edge" }).click();
+  await expect(shards.getByText(/^\d sittings?/)).toBeVisible();
+  await expect(shards.getByText(/No order has fewer sittings/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Record this order" }).click();
+  await expect(page.getByRole("button", { name: "The order is on record" })).toBeDisabled();
+
+  const run = page.getByRole("region", { name: "Dry run" });
+  await run.getByRole("button", { name: "+ Clamp" }).click();
+  await run.getByRole("button", { name: "+ Tape" }).click();
+  await run.getByLabel("The dry run took").fill("300");
+  await expect(run.getByText(/^Too long: Epoxy/)).toBeVisible();
+  await expect(run.getByText(/^Split it into \d+ sub-assemblies/)).toBeVisible();
+  await run.getByLabel("The dry run took").fill("9");
+  await expect(run.getByText(/^It fits/)).toBeVisible();
+  await expect(run.getByRole("button", { name: "Say whether two marks meet" })).toBeDisabled();
+  await run.getByRole("button", { name: "Two marks meet across the break: Yes" }).click();
+  await run.getByRole("button", { name: "Record the dry run" }).click();
+  await page.reload();
+  await expect(run.getByLabel("The dry run took")).toHaveValue("9");
+  await expect(run.getByText("1 clamp, 2 tape")).toBeVisible();
+  await expect(page.getByRole("button", { name: "The order is on record" })).toBeDisabled();
+});
+
+test("make ready: steps of one's own, moved by button, kept in their new order; the rule's reason stays", async ({ page }) => {
+  await page.goto(`/treatments/${await rail(page)}/ready`);
+  await page.getByText("Add a step of your own").click();
+  await page.getByLabel("What is done").fill("Wax the bench top");
+  await page.getByLabel("Why", { exact: true }).fill("glue must not hold it");
+  await page.getByRole("button", { name: "Add the step" }).click();
+  const steps = page.getByRole("listitem").filter({ has: page.getByRole("button", { name: /^(Earlier|Later): / }) });
+  await expect(steps.last()).toContainText("Wax the bench top");
+  await page.getByRole("button", { name: "Earlier: Wax the bench top" }).click();
+  await expect(steps.last()).not.toContainText("Wax the bench top");
+  await page.reload();
+  await expect(steps.last()).not.toContainText("Wax the bench top");
+  await expect(page.getByText("glue must not hold it")).toBeVisible();
+});
+
+test("form or mould: the loss with a twin is moulded off it, and what was chosen stays", async ({ page }) => {
+  const treatment = await matched(
+    page,
+    { kind: "relief", part: { name: "garland", substrate: "gypsum", finish: "none" }, treatment_title: "lost garland end" },
+    { damage: { kind: "corner", a_mm: 42, b_mm: 34, c_mm: 25 }, inspected: { twin: "there" } },
+    [{ role: "filler", class: "gypsum-plaster" }],
+  );
+  await page.goto(`/treatments/${treatment}/ready`);
+  const forms = page.getByRole("region", { name: "Form or mould" });
+  await expect(forms.getByText("suits this loss best")).toBeVisible();
+  await expect(forms.getByText(/of mould material/).first()).toBeVisible();
+  await forms
+    .getByRole("button", { name: /^Choose: / })
+    .first()
+    .click();
+  await expect(forms.getByText("Chosen")).toBeVisible();
+  await page.reload();
+  await expect(forms.getByText("Chosen")).toBeVisible();
+});
