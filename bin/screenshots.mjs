@@ -7,7 +7,7 @@ const ROOT = path.resolve(import.meta.dirname, "..");
 const OUT = path.join(ROOT, "docs", "screenshots");
 const treatment = (name) => JSON.parse(readFileSync(path.join(ROOT, "demo", `${name}.dossier.json`), "utf8")).treatment.id;
 
-/** One current picture of each main view: name, path, size. */
+/** One current picture of each main view: name, path, size, and what to scroll to. */
 const VIEWS = [
   ["bench", "/", 1280, 800],
   ["bench-tablet", "/", 820, 1180],
@@ -17,7 +17,9 @@ const VIEWS = [
   ["match", `/treatments/${treatment("lemonade-jar")}/match`, 1280, 800],
   ["cabinet", "/cabinet", 1280, 800],
   ["ready", `/treatments/${treatment("lemonade-jar")}/ready`, 1280, 800],
+  ["shards", `/treatments/${treatment("prize-saucer")}/ready`, 1280, 1180],
   ["join", `/treatments/${treatment("figure-hand")}/join`, 1280, 800],
+  ["brace", `/treatments/${treatment("figure-hand")}/join`, 1280, 800, "section[aria-label='Brace']"],
   ["fill", `/treatments/${treatment("lemonade-jar")}/fill`, 1280, 800],
   ["fill-tablet", `/treatments/${treatment("lemonade-jar")}/fill`, 820, 1180],
   ["level", `/treatments/${treatment("booth-counter")}/level`, 1280, 800],
@@ -30,10 +32,11 @@ process.chdir(ROOT);
 mkdirSync(OUT, { recursive: true });
 await withDemoApp(ROOT, async (base) => {
   const browser = await chromium.launch(CHROMIUM);
-  for (const [name, url, width, height] of VIEWS) {
+  for (const [name, url, width, height, scrollTo] of VIEWS) {
     const page = await browser.newPage({ viewport: { width, height }, timezoneId: "Europe/Berlin" });
     await page.goto(base + url, { waitUntil: "networkidle" });
     await page.evaluate(() => document.fonts.ready);
+    if (scrollTo) await page.locator(scrollTo).evaluate((section) => section.scrollIntoView());
     await page.screenshot({ path: path.join(OUT, `${name}.png`) });
     await page.close();
     console.log(`docs/screenshots/${name}.png`);

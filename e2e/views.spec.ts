@@ -14,6 +14,7 @@ const VIEWS: ReadonlyArray<readonly [name: string, path: () => string]> = [
   ["survey, untouched", () => `/treatments/${demoTreatment("organ-lid")}/survey`],
   ["match", () => `/treatments/${demoTreatment("organ-pipe")}/match`],
   ["make ready", () => `/treatments/${demoTreatment("lemonade-jar")}/ready`],
+  ["make ready, shards", () => `/treatments/${demoTreatment("prize-saucer")}/ready`],
   ["join", () => `/treatments/${demoTreatment("figure-hand")}/join`],
   ["fill", () => `/treatments/${demoTreatment("lemonade-jar")}/fill`],
   ["level", () => `/treatments/${demoTreatment("booth-counter")}/level`],

@@ -102,6 +102,14 @@ test("a load that may be a person carries the word to refer", () => {
   expect(brace(rail).warnings.map(({ code }) => code)).not.toContain("refer");
 });
 
+test("a brace that stays under what is asked says so; one that reaches it does not", () => {
+  const codes = (kind: "dowel" | "spline") => brace({ ...rail, brace: kind }).warnings.map(({ code }) => code);
+  expect(brace({ ...rail, brace: "dowel" }).safety_with).toBeLessThan(3);
+  expect(codes("dowel")).toContain("still-weak");
+  expect(brace({ ...rail, brace: "spline" }).safety_with).toBeGreaterThan(3);
+  expect(codes("spline")).not.toContain("still-weak");
+});
+
 test("no load given counts as handling, and says so", () => {
   const { load_N: _, ...handled } = rail;
   expect(brace(handled).basis.source).toContain("20 N of handling at 180 mm assumed");
