@@ -239,7 +239,9 @@ function Drilling({ kind, size, treatment }: { kind: BraceKind; size: Readonly<R
   if (kind === "spline") return <Router slot_mm={size.depth_mm ?? 0} />;
   if (holes.length === 0) return null;
   const depth = size.hole_depth_mm ?? size.embed_mm ?? 0;
-  const nearest = holes.map(([name, mm]) => ({ name, mm, found: nearestDrill(mm, drills) }));
+  // a hole no wider than the brace leaves no room for glue
+  const wider = drills.filter(({ mm }) => mm > (size.diameter_mm ?? 0));
+  const nearest = holes.map(([name, mm]) => ({ name, mm, found: nearestDrill(mm, name === "hole_mm" ? wider : drills) }));
   const query = new URLSearchParams({
     depth: plain(depth, 1),
     ...Object.fromEntries(nearest.map(({ name, found }) => [name.replace("_mm", ""), found?.drill.label ?? ""])),

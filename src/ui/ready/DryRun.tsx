@@ -40,9 +40,10 @@ export function DryRun({ kind, photograph, adhesive, on, temp_C, recorded }: Pro
   const [marks, setMarks] = useState<boolean | undefined>(recorded?.two_marks);
   const took = readMinutes(minutes);
   const missing = missingFor(took, marks);
+  const kept = items.map(({ id: _, ...item }) => item);
+  const saved = recorded?.minutes === took && recorded?.two_marks === marks && listed(recorded?.items ?? []) === listed(kept);
   const record = () => {
     if (took === undefined || marks === undefined) return;
-    const kept = items.map(({ id: _, ...item }) => item);
     void log.write({ kind: "dry-run", minutes: took, two_marks: marks, items: kept, hands_min: took });
   };
   const add = (kindOf: ClampKind) =>
@@ -93,12 +94,15 @@ export function DryRun({ kind, photograph, adhesive, on, temp_C, recorded }: Pro
         <YesNo text="Two marks meet across the break" detail="one alone can’t tell a turn" value={marks} onChange={setMarks} />
       </div>
       {took !== undefined && <Verdict minutes={took} adhesive={adhesive} on={on} temp_C={temp_C} />}
-      <button type="button" className="btn mt-2" disabled={log.busy || missing !== ""} onClick={record}>
-        {missing || "Record the dry run"}
+      <button type="button" className="btn mt-2" disabled={log.busy || saved || missing !== ""} onClick={record}>
+        {missing || (saved ? "The dry run is on record" : "Record the dry run")}
       </button>
     </section>
   );
 }
+
+/** The store doesn't keep the order of a body's names, so they are told apart by value. */
+const listed = (items: readonly Item[]) => items.map(({ kind, x, y }) => `${kind} ${x} ${y}`).join();
 
 const labelOf = (kind: ClampKind) => CLAMPS.find((clamp) => clamp.kind === kind)?.label ?? kind;
 

@@ -137,7 +137,7 @@ function Order({
         </Sign>
       )}
       <p className="sub pt-1">
-        {joins_a_sitting} {joins_a_sitting === 1 ? "join" : "joins"} a sitting fit into the open time.{" "}
+        {joins_a_sitting === 1 ? "One join a sitting fits" : `${joins_a_sitting} joins a sitting fit`} into the open time.{" "}
         {proven ? "No order has fewer sittings." : "Found by halving; another order may have fewer sittings."}
       </p>
     </div>
