@@ -97,6 +97,22 @@ test("what does not fit is refused with the largest that would, and never offere
   expect(found.safety_with).toBe(found.safety_without);
 });
 
+test.each([
+  ["spline", { joint: "break-across", section: { width_mm: 7, height_mm: 12 } }, 7 / 3],
+  ["wire", { joint: "build-up", section: { diameter_mm: 4.4 } }, 0.4],
+  ["screw", { joint: "build-up", section: { diameter_mm: 6 } }, 1.5],
+] as const)("a %s that does not fit names the largest that would", (kind, joint, largest_mm) => {
+  expect(sizeOf(kind, { ...joint, material: "hardwood" })).toMatchObject({
+    refused: true,
+    size: { largest_mm: expect.closeTo(largest_mm, 9) },
+  });
+});
+
+test("an anchor screw of 20 mm: 5 thick, six diameters = 30 in the wood, seven tenths = 3.5 drilled first", () => {
+  const { size } = sizeOf("screw", { joint: "build-up", section: { diameter_mm: 20 }, lever_mm: 40, material: "hardwood" });
+  expect(size).toMatchObject({ diameter_mm: 5, embed_mm: 30, out_mm: 20, length_mm: 50, pilot_mm: 3.5 });
+});
+
 test("a load that may be a person carries the word to refer", () => {
   expect(brace({ ...rail, load_N: 800 }).warnings).toContainEqual({ code: "refer", message: expect.stringContaining("may be a person") });
   expect(brace(rail).warnings.map(({ code }) => code)).not.toContain("refer");

@@ -61,6 +61,9 @@ export function sizedFor(input: BraceInput): SizedBrace[] {
   return [...sized.filter(({ refused }) => !refused), ...sized.filter(({ refused }) => refused)];
 }
 
+/** What would fit of a kind that is refused; nothing where not even a hair would. */
+const largestOf = (mm: number): SizedBrace["size"] => (mm > 0 ? { largest_mm: mm } : {});
+
 /** A dowel or pin: about a third of the section, at most half, two and a half diameters deep on each side past any crack. */
 function rod(kind: "dowel" | "pin", share: number, smallest: number, input: BraceInput, sides: Sides): SizedBrace {
   const across = Math.min(sides.width, sides.height);
@@ -69,7 +72,7 @@ function rod(kind: "dowel" | "pin", share: number, smallest: number, input: Brac
   if (diameter < smallest)
     return {
       kind,
-      size: largest > 0 ? { largest_mm: largest } : {},
+      size: largestOf(largest),
       refused: true,
       reasons: [
         `A section of ${plain(across)} mm leaves ${plain(Math.max(0, largest))} mm between safe walls, and a ${kind} under ${plain(smallest)} mm carries nothing.`,
@@ -116,9 +119,11 @@ function spline({ slope_length_mm = 0, material }: BraceInput, { width, height }
   if (thick < 3 || depth < 4)
     return {
       kind: "spline",
-      size: {},
+      size: largestOf(thick),
       refused: true,
-      reasons: [`A slot in ${plain(width)} × ${plain(height)} mm leaves no safe wall beside or before it.`],
+      reasons: [
+        `A slot in ${plain(width)} × ${plain(height)} mm leaves no safe wall beside or before it, and one under 3 mm carries nothing.`,
+      ],
     };
   const length = Math.max(6 * thick, 3 * height) + slope_length_mm;
   return {
@@ -167,7 +172,12 @@ function wire(input: BraceInput, sides: Sides): SizedBrace {
   const cover = safeWall(across, input.material);
   const diameter = Math.min(across / 6, across - 2 * cover);
   if (diameter < 0.5)
-    return { kind: "wire", size: {}, refused: true, reasons: [`${plain(across)} mm is too thin to cover a wire on all sides.`] };
+    return {
+      kind: "wire",
+      size: largestOf(diameter),
+      refused: true,
+      reasons: [`${plain(across)} mm is too thin to cover a wire of half a millimetre on all sides.`],
+    };
   const out = Math.max(0, (input.lever_mm ?? across * 1.5) - cover);
   return {
     kind: "wire",
@@ -191,13 +201,19 @@ function screw(input: BraceInput, sides: Sides): SizedBrace {
   const across = Math.min(sides.width, sides.height);
   const diameter = Math.min(across / 4, 6);
   if (diameter < 2)
-    return { kind: "screw", size: {}, refused: true, reasons: [`${plain(across)} mm is too thin: a screw under 2 mm splits out.`] };
+    return {
+      kind: "screw",
+      size: largestOf(diameter),
+      refused: true,
+      reasons: [`${plain(across)} mm is too thin: a screw under 2 mm splits out.`],
+    };
   const out = Math.max(2, (input.lever_mm ?? across) / 2);
   return {
     kind: "screw",
     size: {
       diameter_mm: diameter,
       length_mm: out + 6 * diameter,
+      embed_mm: 6 * diameter,
       out_mm: out,
       pilot_mm: diameter * 0.7,
       wall_mm: (across - diameter) / 2,
