@@ -26,7 +26,7 @@ const products = async () => (await cabinetPage(NOW)).products;
 
 test("a product comes with its jar, once, however often it is sent", async () => {
   const input = putty();
-  await Promise.all([addProduct(input, NOW), addProduct(input, NOW)]);
+  await Promise.all(Array.from({ length: 6 }, () => addProduct(input, NOW)));
   await addProduct(input, NOW);
   expect(await products()).toMatchObject([
     {
@@ -67,6 +67,14 @@ test("an edit of a product changes its figures; a stale one is told", async () =
   await editProduct(input.id, { version: 1, class: "epoxy-putty", name: "Grey putty", figures: {} });
   expect((await products())[0]).toMatchObject({ figures: {}, version: 2 });
   expect(await problemOf(editProduct(input.id, { version: 1, class: "pva", name: "x", figures: {} }))).toMatchObject({ status: 409 });
+});
+
+test("the same jar sent several times at once is one jar", async () => {
+  const input = putty();
+  await addProduct(input, NOW);
+  const second = { ...jar(), id: crypto.randomUUID(), label: "B2" };
+  await Promise.all(Array.from({ length: 6 }, () => addLot(input.id, second)));
+  expect((await products())[0]?.lots.map(({ label }) => label)).toEqual(["A7", "B2"]);
 });
 
 test("a second jar has a mark of its own", async () => {

@@ -41,7 +41,8 @@ export async function addProduct(input: unknown, now: Date): Promise<{ id: strin
   checkFigures(product.class, product.figures);
   await once(async (tx) => {
     if (await tx.findOne(Product, id)) return;
-    await refuseTwin(tx, product);
+    // the same, sent at the same moment, is no twin: its id stops it
+    await refuseTwin(tx, product, id);
     const made = tx.create(Product, { id, ...trimmed(product), createdAt: now, version: 1 });
     tx.create(Lot, { product: made, ...lotColumns(lot), id: lot.id, version: 1 });
   });
@@ -67,7 +68,7 @@ export async function addLot(productId: string, input: unknown): Promise<{ id: s
   await once(async (tx) => {
     if (await tx.findOne(Lot, lot.id)) return;
     const product = await heldProduct(tx, productId);
-    if (await tx.findOne(Lot, { product: productId, label: lot.label.trim() }))
+    if (await tx.findOne(Lot, { product: productId, label: lot.label.trim(), id: { $ne: lot.id } }))
       throw invalid([{ path: "/label", message: `a lot “${lot.label.trim()}” is here already` }]);
     tx.create(Lot, { product, ...lotColumns(lot), id: lot.id, version: 1 });
   });
