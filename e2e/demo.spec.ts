@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { demoTreatment, MATCHED, newTreatment, photograph, SURVEYED, write } from "./support";
+import { demoTreatment, firstKeys, MATCHED, newTreatment, photograph, SURVEYED, write } from "./support";
 
 test("the bench is alive at first sight: work now, hands off, the Shelf in its order", async ({ page }) => {
   await page.goto("/");
@@ -49,7 +49,7 @@ test("a treatment opens where it stands", async ({ page }) => {
 
 test("find or jump: with the key, over pieces and treatments, near words, places, and nothing", async ({ page }) => {
   await page.goto("/");
-  await page.keyboard.press("/");
+  await firstKeys(page, ["/"], () => expect(page.getByRole("dialog")).toBeVisible({ timeout: 2_000 }));
   const box = page.getByRole("combobox");
   await box.fill("HF-052");
   await expect(page.getByRole("option", { name: /Figure hand/ })).toBeVisible();
@@ -71,9 +71,7 @@ test("find or jump: with the key, over pieces and treatments, near words, places
 
 test("keys: g o, g b, s, ?, numbers", async ({ page }) => {
   await page.goto("/objects");
-  await page.keyboard.press("g");
-  await page.keyboard.press("b");
-  await expect(page).toHaveURL(/\/$/);
+  await firstKeys(page, ["g", "b"], () => expect(page).toHaveURL(/\/$/, { timeout: 2_000 }));
   await page.keyboard.press("s");
   await expect(page.locator(".shelf a:focus")).toHaveCount(1);
   await page.keyboard.press("?");

@@ -27,7 +27,7 @@ test("a break across the grain: glue alone fails, the dowel is sized and recorde
   await expect(page.getByRole("img", { name: /^Drawing, break across, cut lengthwise, with its dowel/ })).toBeVisible();
   await expectAccessible(page);
   await page.getByRole("button", { name: "Record: dowel" }).click();
-  await expect(brace(page).getByText("On record")).toBeVisible();
+  await expect(brace(page).getByText("On record", { exact: true })).toBeVisible();
 
   await page.getByRole("button", { name: "Take: No brace" }).click();
   const against = page.getByRole("button", { name: "Say why, against the figures" });

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import { pressOn, tabTo, typeIn } from "./support";
+import { firstKeys, pressOn, tabTo, typeIn } from "./support";
 
 /** The same job without a pointer: Tab, Enter, Space, arrows and the app's own keys. */
 test("the whole job by keyboard alone", async ({ page }) => {
@@ -8,9 +8,7 @@ test("the whole job by keyboard alone", async ({ page }) => {
   const field = (name: string | RegExp) => page.getByLabel(name);
 
   await page.goto("/");
-  await page.keyboard.press("g");
-  await page.keyboard.press("o");
-  await expect(page).toHaveURL(/\/objects$/);
+  await firstKeys(page, ["g", "o"], () => expect(page).toHaveURL(/\/objects$/, { timeout: 2_000 }));
   await pressOn(page, page.getByRole("link", { name: "New piece" }));
   await expect(page).toHaveURL(/\/objects\/new$/);
 

@@ -40,6 +40,14 @@ export const photograph = async (name = "rim.jpg") => ({
     .toBuffer(),
 });
 
+/** The first keys on a fresh page: it takes them once its script runs, so they are pressed until what they do is seen. */
+export async function firstKeys(page: Page, keys: readonly string[], seen: () => Promise<void>): Promise<void> {
+  await expect(async () => {
+    for (const key of keys) await page.keyboard.press(key);
+    await seen();
+  }).toPass();
+}
+
 /** Press Tab until the thing has the focus; fails when it never does. */
 export async function tabTo(page: Page, target: Locator): Promise<void> {
   for (let presses = 0; presses < 160; presses++) {

@@ -23,7 +23,7 @@ interface Props {
   readonly hatch: Hatch;
   /** What the chosen chain holds; it is looked at first. */
   readonly planned?: BraceKind;
-  readonly recorded?: { readonly brace: BraceKind; readonly reason?: string };
+  readonly recorded?: { readonly brace: BraceKind; readonly size: Readonly<Record<string, number>>; readonly reason?: string };
 }
 
 const JUDGEMENTS: Readonly<Record<"yes" | "no" | "optional", readonly [sign: SignName, word: string]>> = {
@@ -158,10 +158,14 @@ function Recorder({ needed, joint, kind, size, recorded }: RecorderProps) {
       >
         {label}
       </button>
-      {recorded?.brace === kind && <Sign name="done">On record</Sign>}
+      {recorded?.brace === kind &&
+        (sameSize(recorded.size, size) ? <Sign name="done">On record</Sign> : <Sign name="soon">On record in another size</Sign>)}
     </div>
   );
 }
+
+const sameSize = (a: Readonly<Record<string, number>>, b: Readonly<Record<string, number>>) =>
+  Object.keys({ ...a, ...b }).every((name) => a[name] === b[name]);
 
 const NONE: SizedBrace = { kind: "none", size: {}, reasons: ["The piece stays whole; the glue line has to carry it."] };
 

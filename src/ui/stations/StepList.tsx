@@ -40,7 +40,7 @@ export function StepList({ station, steps, marks, elsewhere = {}, arrange = fals
           now={step.step === now}
           elsewhere={elsewhere[step.step]}
           order={
-            arrange
+            arrange && marks[stepKey(station, step.step)] === undefined
               ? {
                   first: i === 0,
                   last: i === steps.length - 1,
