@@ -8,7 +8,7 @@ import type { ChainLink } from "../src/core/match/match.schema";
 import { keyRole } from "../src/core/match/roles";
 import { mix } from "../src/core/mix/mix";
 import { matchInputOf } from "../src/core/plan/matchInput";
-import { planOf } from "../src/core/plan/plan";
+import { plannedSteps, planOf } from "../src/core/plan/plan";
 import type { EventBody, LogEntry } from "../src/core/record/events.schema";
 import { readLog } from "../src/core/record/treatment";
 import type { Survey } from "../src/core/survey/survey.schema";
@@ -386,6 +386,7 @@ const STORIES: readonly Story[] = [
         notes: "Shard 3 took a second brush of resin, set as usual. Next time tape from both faces.",
         signed_by: "M.",
         hands_min: 20,
+        steps: plannedSteps(t.plan),
       });
     },
   },

@@ -48,6 +48,39 @@ test("a lighter load lowers what is asked, and a load that is no number is told 
   await expect(brace(page).getByText("“much” is not a number.")).toBeVisible();
 });
 
+test("the load that a brace was judged by stays with it, and another load says that it is not that one", async ({ page }) => {
+  await page.goto(`/treatments/${await rail(page)}/join`);
+  await page.getByLabel("Load at the end").fill("200");
+  await page.getByLabel("Lever arm").fill("");
+  await page.getByLabel("Lever arm").fill("150");
+  await page.reload();
+  await expect(page.getByLabel("Load at the end")).toHaveValue("200");
+  await page.getByRole("button", { name: "Record: dowel" }).click();
+  await expect(brace(page).getByText("On record", { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel("Load at the end")).toHaveValue("200");
+  await expect(page.getByLabel("Lever arm")).toHaveValue("150");
+  await page.getByLabel("Load at the end").fill("190");
+  await expect(brace(page).getByText("On record, judged by another load")).toBeVisible();
+});
+
+test("a spline: the router stands out by slot and jig, in passes of this shop's own bit, and remembers both", async ({ page }) => {
+  await page.goto(`/treatments/${await rail(page)}/join`);
+  await page.getByRole("button", { name: "Take: Spline" }).click();
+  const router = page.getByRole("region", { name: "Router" });
+  await expect(router.getByText("Bit stands out 45 mm: 33 mm of slot and 12 mm of jig. 6 passes:")).toBeVisible();
+  await router.getByLabel("Jig").fill("20");
+  await router.getByLabel("Bit").fill("3");
+  await expect(router.getByText("Bit stands out 53 mm: 33 mm of slot and 20 mm of jig. 11 passes:")).toBeVisible();
+  await router.getByLabel("Bit").fill("0");
+  await expect(router.getByText("Enter more than 0, up to 100 mm.")).toBeVisible();
+  await router.getByLabel("Bit").fill("4");
+  await page.reload();
+  await page.getByRole("button", { name: "Take: Spline" }).click();
+  await expect(router.getByLabel("Jig")).toHaveValue("20");
+  await expect(router.getByLabel("Bit")).toHaveValue("4");
+});
+
 test("the drill card: the nearest drill of the set owned, and the depth as a bar in full size", async ({ page }) => {
   await page.goto(`/treatments/${await rail(page)}/join`);
   const card = page.getByRole("region", { name: "Drill card" });
@@ -107,6 +140,8 @@ test("a seven-shard saucer: pressed pairs become sittings, the dry run is judged
   await page.getByLabel("Shard in your hand").selectOption({ label: "7" });
   await page.getByRole("button", { name: "Has an outer edge" }).click();
   await expect(shards.getByText(/^\d sittings?/)).toBeVisible();
+  // left before it was recorded: what was pressed is still there
+  await page.reload();
   await expect(shards.getByText(/No order has fewer sittings/)).toBeVisible();
   await expectAccessible(page);
   await page.getByRole("button", { name: "Record this order" }).click();
@@ -128,6 +163,15 @@ test("a seven-shard saucer: pressed pairs become sittings, the dry run is judged
   await expect(run.getByLabel("The dry run took")).toHaveValue("9");
   await expect(run.getByText("1 clamp, 2 tape")).toBeVisible();
   await expect(page.getByRole("button", { name: "The order is on record" })).toBeDisabled();
+});
+
+test("more shards than an order is worked out for: it says so, and what to do instead", async ({ page }) => {
+  const damage = { kind: "shards", shards: 84, break_length_mm: 2400, thickness_mm: 4 };
+  const treatment = await matched(page, SAUCER, { damage }, [{ role: "adhesive", class: "epoxy-slow" }]);
+  await page.goto(`/treatments/${treatment}/ready`);
+  await expect(page.getByRole("region", { name: "Shards" })).toContainText(
+    /up to 60 shards; the survey counts 84. Sort them into sub-assemblies/,
+  );
 });
 
 test("make ready: steps of one's own, moved by button, kept in their new order; the rule's reason stays", async ({ page }) => {

@@ -6,8 +6,10 @@ import { judgeDryRun } from "../plan/dryRun";
 import { check } from "../problem";
 import type { Damage } from "../survey/measures.data";
 import { BraceInput } from "./brace.schema";
-import { DRILL_SETS, nearestDrill, routerPasses } from "./drills.data";
+import { drillingOf } from "./drilling";
+import { DRILL_SETS, nearestDrill } from "./drills.data";
 import { consistencyFor, type PressureFacts, pressureFor } from "./pressure.data";
+import { routerPasses } from "./routing";
 import { sizedFor } from "./sizing";
 
 describe("drills", () => {
@@ -36,6 +38,20 @@ describe("drills", () => {
       )?.drill.label,
     ).toBe("6.5 mm");
     expect(nearestDrill(6, [])).toBeUndefined();
+  });
+
+  test("a hole is never as tight as what goes in: for a dowel of 10 in 10.2 the 10 is passed over, 10.5 is taken", () => {
+    const { holes, depth_mm } = drillingOf({ diameter_mm: 10, pilot_mm: 3.3, hole_mm: 10.2, hole_depth_mm: 26 }, DRILL_SETS.metric);
+    expect(holes.map(({ hole, found }) => [hole, found?.drill.label])).toEqual([
+      ["pilot", "3.5 mm"],
+      ["hole", "10.5 mm"],
+    ]);
+    expect(depth_mm).toBe(26);
+  });
+
+  test("the drawer has nothing wide enough: the hole says so, and keeps what is wanted", () => {
+    expect(drillingOf({ diameter_mm: 14, hole_mm: 14.2 }, DRILL_SETS.metric).holes).toEqual([{ hole: "hole", wanted_mm: 14.2 }]);
+    expect(drillingOf({ width_mm: 8, depth_mm: 20 }, DRILL_SETS.metric).holes).toEqual([]);
   });
 
   test("a slot of 15 under a jig of 12: the bit stands out 27, in three passes of 5 on risers of 10 and 5", () => {

@@ -14,9 +14,8 @@ const RANK: Readonly<Record<Verdict, number>> = { fits: 0, "fits-if": 1, refused
 
 /** What may keep this chain off moulds, cauls and neighbours: what fits first, what is refused last. */
 export function aidsFor(facts: Facts, chain: readonly Link[]): Aid[] {
-  const links: readonly Link[] = chain.length > 0 ? chain : [];
   return CLASS_ROWS.filter(({ group }) => group === "release")
-    .map((row) => aidOf(facts, row, links))
+    .map((row) => aidOf(facts, row, chain))
     .sort((a, b) => RANK[a.verdict] - RANK[b.verdict]);
 }
 

@@ -2,7 +2,7 @@ import { type MaterialClass, stationLabel } from "../catalogue";
 import { type OwnerLine, ownerLines } from "../close/ownerDates";
 import { handsMinutes, STATION_ORDER, type Treatment } from "../record/treatment";
 import type { RunningCure } from "./clocks";
-import type { Plan } from "./plan";
+import { type Plan, plannedSteps } from "./plan";
 import { type ReviewRow, reviewOf } from "./review";
 
 /** What Close and the printed record show; minutes, and ms since the epoch. */
@@ -14,6 +14,8 @@ export interface ClosingView {
   readonly owner: readonly OwnerLine[];
   /** When the last material is in full service. */
   readonly full_at?: number;
+  /** The steps as planned now, to be kept by the signature. */
+  readonly steps: ReturnType<typeof plannedSteps>;
   /** Stations that are still open. */
   readonly open: readonly string[];
   readonly closed?: { readonly at: string; readonly notes: string; readonly signed_by: string };
@@ -39,6 +41,7 @@ export function closingView(treatment: Treatment, plan: Plan, cures: readonly Ru
       load: service.load === true,
     }),
     ...(fulls.length > 0 ? { full_at: Math.max(...fulls) } : {}),
+    steps: plannedSteps(plan),
     open: STATION_ORDER.filter(
       (station) => station !== "close" && plan.stations[station].needed && treatment.stations[station] === undefined,
     ).map(stationLabel),

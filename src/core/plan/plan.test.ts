@@ -5,39 +5,34 @@ import type { Damage } from "../survey/measures.data";
 import { OPTIONS } from "../survey/options.data";
 import { wall } from "../units";
 import { adhesiveNeed, batchFor, checkWeights, potLife } from "./batch";
-import { type RunningCure, runningCure } from "./clocks";
-import { closingView } from "./closing";
+import { runningCure } from "./clocks";
 import { layerRows } from "./layerRows";
 import { matchInputOf } from "./matchInput";
 import { actAt, briefOf, rulingClock } from "./nextAct";
 import { compareOptions } from "./options";
 import { planOf } from "./plan";
 import { profileOf } from "./profile";
-import { reviewOf } from "./review";
 import { routeOf } from "./route";
-import { byRank, plateOf } from "./shelf";
-import { AIR, CHIP, coated, idOf, JAR, logOf, MINUTE, matched, mixed, NOON, sanded, surveyed, type Told } from "./story.fixture";
-
-type Tale = readonly Told[];
-const CLIMATE = { constant_C: 20 };
-const ready: EventBody = { kind: "station-done", station: "ready" };
-
-/** Everything that a page derives from a log at noon (plus minutes). */
-function seen(told: Tale, minutes = 0) {
-  const treatment = readLog(logOf(...told));
-  const plan = planOf(JAR, treatment);
-  const ruling = rulingClock(treatment);
-  const cures: RunningCure[] = treatment.clocks.map((clock) => runningCure(clock, CLIMATE));
-  const brief = briefOf(
-    treatment,
-    plan,
-    cures.find(({ entry }) => entry === ruling?.id),
-  );
-  const now = NOON + minutes * MINUTE;
-  return { treatment, plan, cures, brief, now, act: actAt(brief, now), plate: plateOf(brief, now, wall("UTC")) };
-}
-
-const filling = (...more: Told[]): Tale => [[500, surveyed()], [480, matched], [300, ready], ...more];
+import { byRank } from "./shelf";
+import {
+  CHIP,
+  CLIMATE,
+  coated,
+  filling,
+  idOf,
+  JAR,
+  logOf,
+  MINUTE,
+  matched,
+  mixed,
+  NOON,
+  ready,
+  sanded,
+  seen,
+  surveyed,
+  type Tale,
+  type Told,
+} from "./story.fixture";
 
 describe("the plan", () => {
   test("is not there before the survey", () => {
@@ -400,56 +395,4 @@ test("each damage is drawn in its own cut", () => {
     through: true,
   });
   expect(profileOf({ kind: "corner", a_mm: 30, b_mm: 40, c_mm: 10 })).toMatchObject({ kind: "peak", depth: 24 });
-});
-
-describe("closing", () => {
-  const told: Tale = filling(
-    [250, mixed(1)],
-    [240, { kind: "placed", layer: 1, applied_mm: 5.7 }],
-    [200, { kind: "station-done", station: "fill" }],
-    [150, sanded(120)],
-    [140, { kind: "went-back", to: { system: "P", grade: 120 }, reason: "a deep line" }],
-  );
-
-  test("planned stands against done, and what changed carries its reason", () => {
-    const { treatment, plan } = seen(told);
-    if (!plan) throw new Error("no plan");
-    const rows = reviewOf(treatment, plan);
-    expect(rows.map(({ station }) => station)).toEqual(["survey", "match", "ready", "fill", "level", "colour"]);
-    expect(rows.find(({ station }) => station === "fill")).toMatchObject({
-      planned: "2 × 5.7 mm",
-      done: "1 × 5.7 mm",
-      changed: true,
-      done_min: 15,
-    });
-    expect(rows.find(({ station }) => station === "level")).toMatchObject({
-      done: "P120 ↩",
-      why: "back to P120: a deep line",
-      done_min: 6,
-    });
-    expect(rows.find(({ station }) => station === "survey")).toMatchObject({ changed: false });
-  });
-
-  test("times, what is open and the owner's dates", () => {
-    const { treatment, plan, cures, now } = seen([
-      [500, surveyed(CHIP, { food: true, wet: true })],
-      [480, matched],
-      [250, mixed(1)],
-    ]);
-    if (!plan) throw new Error("no plan");
-    const view = closingView(treatment, plan, cures, now);
-    expect(view).toMatchObject({ hands_min: 40, elapsed_min: 500 });
-    expect(view.open).toEqual(["Make ready", "Fill", "Level", "Colour"]);
-    expect(view.full_at).toBeGreaterThan(now);
-    expect(
-      view.owner
-        .filter(({ when }) => when === "never")
-        .map(({ act }) => act)
-        .join(" "),
-    ).toMatch(/Dishwasher.*Food or drink/);
-    expect(view.owner.map(({ when }) => when)).toEqual(
-      [...view.owner].map(({ when }) => when).sort((a, b) => ["today", "full", "never"].indexOf(a) - ["today", "full", "never"].indexOf(b)),
-    );
-    expect(AIR.temp_C).toBe(20);
-  });
 });

@@ -25,6 +25,7 @@ import { LADDER_ENDS, LADDER_STARTS } from "../level/plan.data";
 import { walk } from "../level/walk";
 import type { Taken } from "../match/match.schema";
 import { READY_STEPS } from "../ready/steps.data";
+import type { BodyOf } from "../record/events.schema";
 import { chosen, materialTaken, STATION_ORDER, type Treatment } from "../record/treatment";
 import { flagsOf } from "../survey/consequences";
 import { type Loss, lossOf } from "../survey/loss";
@@ -208,10 +209,15 @@ const PLANNERS: { readonly [S in Station]: (parts: Parts) => Draft } = {
   close: () => draft(PLANNED_MIN.close),
 };
 
-/** Steps with those of one's own, in the order that was given them; what is new since keeps its place after its neighbour. */
-function arranged(station: Station, steps: readonly PlannedStep[], { added, order }: Treatment): PlannedStep[] {
+/**
+ * Steps with those of one's own, in the order that was given them; what is new since keeps its place after its neighbour.
+ * A closed treatment keeps the steps that it was signed with.
+ */
+function arranged(station: Station, steps: readonly PlannedStep[], { added, order, closed }: Treatment): PlannedStep[] {
   const own = added.filter((each) => each.station === station).map(ownStep);
   const all = [...steps, ...own];
+  const signed = closed?.body.steps?.filter((each) => each.station === station);
+  if (signed) return signed.map(({ step }) => all.find((each) => each.step === step) ?? formerStep(step));
   const given = order[station] ?? [];
   const place = (step: string, i: number): number => {
     const found = given.indexOf(step);
@@ -227,8 +233,13 @@ function arranged(station: Station, steps: readonly PlannedStep[], { added, orde
         .map(({ step }) => step);
 }
 
-function ownStep({ step, text, why, hands_min, wait_min }: Treatment["added"][number]): PlannedStep {
+function ownStep({ step, text, why, hands_min, wait_min }: Omit<Treatment["added"][number], "kind" | "station">): PlannedStep {
   return { step, text, why, done_when: "you are content with it", hands_min, wait_min, cautions: [] };
+}
+
+/** A step that the tables do not know any more; the record still names it. */
+function formerStep(step: string): PlannedStep {
+  return ownStep({ step, text: step.replaceAll("-", " "), why: "as it was planned then", hands_min: 0, wait_min: 0 });
 }
 
 function stationPlan(station: Station, parts: Parts): StationPlan {
@@ -256,6 +267,11 @@ function plannedInstead(station: Station, { option, label, how, risk, hands_min,
     cautions: [],
   };
   return draft(hands_min, label.toLowerCase(), wait_min, [step]);
+}
+
+/** The steps of all stations in the order in which they are walked, as a signature keeps them. */
+export function plannedSteps({ stations }: Plan): NonNullable<BodyOf<"closed">["steps"]> {
+  return STATION_ORDER.flatMap((station) => stations[station].steps.map(({ step }) => ({ station, step })));
 }
 
 function sum(steps: readonly PlannedStep[], key: "hands_min"): number {

@@ -1,7 +1,12 @@
 import type { ClassName } from "../catalogue";
 import type { EventBody, LogEntry } from "../record/events.schema";
+import { readLog } from "../record/treatment";
 import type { Damage, DamageOf } from "../survey/measures.data";
-import type { PieceFacts } from "./plan";
+import { wall } from "../units";
+import { type RunningCure, runningCure } from "./clocks";
+import { actAt, briefOf, rulingClock } from "./nextAct";
+import { type PieceFacts, planOf } from "./plan";
+import { plateOf } from "./shelf";
 
 /** Noon of a made-up day; the tests' present. */
 export const NOON = Date.parse("2026-10-07T12:00:00Z");
@@ -67,3 +72,24 @@ export const coated = (layer: number, name: ClassName = "acrylic-paint"): EventB
 });
 
 export const sanded = (grade: number): EventBody => ({ kind: "grit-done", grade: { system: "P", grade }, hands_min: 6 });
+
+export type Tale = readonly Told[];
+export const CLIMATE = { constant_C: 20 };
+export const ready: EventBody = { kind: "station-done", station: "ready" };
+
+/** Everything that a page derives from a log at noon (plus minutes). */
+export function seen(told: Tale, minutes = 0) {
+  const treatment = readLog(logOf(...told));
+  const plan = planOf(JAR, treatment);
+  const ruling = rulingClock(treatment);
+  const cures: RunningCure[] = treatment.clocks.map((clock) => runningCure(clock, CLIMATE));
+  const brief = briefOf(
+    treatment,
+    plan,
+    cures.find(({ entry }) => entry === ruling?.id),
+  );
+  const now = NOON + minutes * MINUTE;
+  return { treatment, plan, cures, brief, now, act: actAt(brief, now), plate: plateOf(brief, now, wall("UTC")) };
+}
+
+export const filling = (...more: Told[]): Tale => [[500, surveyed()], [480, matched], [300, ready], ...more];

@@ -31,7 +31,14 @@ const bit = (shard: number): Group => 1n << BigInt(shard);
 
 /** Up to so many shards every order is looked at. */
 const EXACT_UP_TO = 10;
-const MOST_SHARDS = 60;
+export const MOST_SHARDS = 60;
+/** Minutes that one join takes where no dry run says better; trade practice, a rule of thumb. */
+export const JOIN_MIN = 4;
+
+/** Joins, one after the other, that fit into the minutes for which the glue stays open; at least one. */
+export function joinsASitting(open_min: number): number {
+  return Math.max(1, Math.floor(open_min / JOIN_MIN));
+}
 
 /**
  * An order of joins in which no shard is locked out, in as few sittings as found: between sittings the glue cures.

@@ -8,6 +8,7 @@ export interface FormFacts {
   readonly finish: FinishRow;
   /** The filler is poured and would run away without a form. */
   readonly pours: boolean;
+  readonly loss_cm3: number;
 }
 
 export interface FormRow {
@@ -53,14 +54,23 @@ export const FORMS = [
 export type FormName = (typeof FORMS)[number]["form"];
 export const FORM_NAMES = FORMS.map(({ form }) => form);
 
-/** The forms that this loss may have, the best first; what speaks against one stands with it. */
-export function formsFor(facts: FormFacts): ReadonlyArray<{ readonly row: FormRow & { readonly form: FormName }; readonly against?: string }> {
+/** A form that a loss may have. */
+export interface FormFor {
+  readonly row: FormRow & { readonly form: FormName };
+  /** What speaks against it. */
+  readonly against?: string;
+  /** Mould material to mix, cm³; 0 = none. */
+  readonly material_cm3: number;
+}
+
+/** The forms that this loss may have, the best first; those with something against them come last. */
+export function formsFor(facts: FormFacts): FormFor[] {
   const rows: ReadonlyArray<FormRow & { readonly form: FormName }> = FORMS;
   const able = rows
     .filter(({ when }) => when(facts))
     .map((row) => {
       const against = row.against(facts);
-      return { row, ...(against === undefined ? {} : { against }) };
+      return { row, material_cm3: row.material_factor * facts.loss_cm3, ...(against === undefined ? {} : { against }) };
     });
   return [...able.filter(({ against }) => against === undefined), ...able.filter(({ against }) => against !== undefined)];
 }

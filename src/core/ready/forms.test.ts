@@ -7,6 +7,7 @@ const facts = (over: Partial<FormFacts> = {}): FormFacts => ({
   twin: undefined,
   finish: finishRow("none"),
   pours: false,
+  loss_cm3: 6,
   ...over,
 });
 const names = (over: Partial<FormFacts>) => formsFor(facts(over)).map(({ row }) => row.form);
@@ -14,6 +15,15 @@ const names = (over: Partial<FormFacts>) => formsFor(facts(over)).map(({ row }) 
 test("a twin gives a mould; without one a dam, or building by hand", () => {
   expect(names({ twin: true })[0]).toBe("mould");
   expect(names({ twin: false })).toEqual(["dam", "free", "none"]);
+});
+
+test("a mould takes three times the loss, the others none", () => {
+  expect(formsFor(facts({ twin: true })).map(({ row, material_cm3 }) => [row.form, material_cm3])).toEqual([
+    ["mould", 18],
+    ["dam", 0],
+    ["free", 0],
+    ["none", 0],
+  ]);
 });
 
 test("a mould over a film that it may pull off stands behind, with its warning", () => {

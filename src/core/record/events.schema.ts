@@ -75,6 +75,8 @@ export const EventBody = tagged("kind", [
     joint: oneOf(BRACE_JOINTS),
     brace: oneOf(BRACE_KINDS),
     size: Type.Record(Type.String({ maxLength: 40 }), Type.Number()),
+    /** The load and lever that it was judged by, as typed; without a load, handling. */
+    judged_by: Type.Optional(strict({ load_N: Type.Optional(from0(20_000)), lever_mm: Type.Optional(from0(20_000)) })),
     reason: Type.Optional(text(2000)),
   }),
   event("marked", { x: Type.Number({ minimum: 0, maximum: 1 }), y: Type.Number({ minimum: 0, maximum: 1 }) }),
@@ -91,7 +93,13 @@ export const EventBody = tagged("kind", [
   event("station-done", { station: Station, hands_min: minutes(), note: Type.Optional(Type.String({ maxLength: 2000 })) }),
   event("station-skipped", { station: Station, reason: text(2000) }),
   event("noted", { station: Station, text: text() }),
-  event("closed", { notes: Type.String({ maxLength: 8000 }), signed_by: name(), hands_min: minutes() }),
+  /** `steps`: what was planned when it was signed, in order; a step that the tables gain later is none of it. */
+  event("closed", {
+    notes: Type.String({ maxLength: 8000 }),
+    signed_by: name(),
+    hands_min: minutes(),
+    steps: Type.Optional(Type.Array(strict({ station: Station, step: name() }), { maxItems: 400 })),
+  }),
   event("reopened", { reason: text(2000) }),
   event("withdrawn", { reason: Type.Optional(Type.String({ maxLength: 2000 })) }),
 ]);

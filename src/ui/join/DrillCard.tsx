@@ -12,6 +12,8 @@ interface Props {
 }
 
 const CHECK_MM = 50;
+/** The card is 136 mm wide between its margins. */
+const LONGEST_BAR_MM = 136;
 
 /** Depths as bars in full size to lay the bit against, with a line that proves the print. */
 export function DrillCard({ treatment, title, reference, depth_mm, drills }: Props) {
@@ -32,13 +34,7 @@ export function DrillCard({ treatment, title, reference, depth_mm, drills }: Pro
             <h2>
               {what}: {drill}
             </h2>
-            <div
-              className="drill-bar"
-              style={{ width: `${depth_mm}mm` }}
-              role="img"
-              aria-label={`${plain(depth_mm)} mm deep, in full size`}
-            />
-            <p>{plain(depth_mm)} mm: lay the bit against the bar, tip left, and set the stop at its end.</p>
+            <Depth mm={depth_mm} />
           </section>
         ))}
       <section>
@@ -46,5 +42,16 @@ export function DrillCard({ treatment, title, reference, depth_mm, drills }: Pro
         <p className="sub">This line is {CHECK_MM} mm. If your ruler says otherwise, print at 100 %, without fitting to the page.</p>
       </section>
     </main>
+  );
+}
+
+function Depth({ mm }: { mm: number }) {
+  if (mm > LONGEST_BAR_MM)
+    return <p>{plain(mm)} mm: deeper than this card is wide. Measure it with a ruler, tip left, and set the stop there.</p>;
+  return (
+    <>
+      <div className="drill-bar" style={{ width: `${mm}mm` }} role="img" aria-label={`${plain(mm)} mm deep, in full size`} />
+      <p>{plain(mm)} mm: lay the bit against the bar, tip left, and set the stop at its end.</p>
+    </>
   );
 }

@@ -1,11 +1,11 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { useState } from "react";
 import { ROLE_LABELS, type Role, type Stance } from "@/core/catalogue";
 import { CONDITION_COST, KEY_WEIGHT } from "@/core/match/chains";
 import { type Judgement, type Reason, reasonsOf } from "@/core/match/judge";
 import { PLANNED_MIN } from "@/core/plan/planned.data";
 import { figure } from "@/core/units";
+import { useKept } from "../forms/kept";
 import { Sign } from "../signs/Sign";
 import { Cautions } from "../stations/Cautions";
 import { useLog } from "../treatment/TreatmentLog";
@@ -31,7 +31,7 @@ interface PlanProps {
 export function PlanButton({ treatment, stance, chain, missing, corrects, needsReason }: PlanProps) {
   const router = useRouter();
   const log = useLog();
-  const [reason, setReason] = useState("");
+  const [reason, setReason, forget] = useKept(`match-reason:${treatment}`, "");
   const plan = async () => {
     const links = chain.map(({ role, row, product }) => ({
       role,
@@ -45,7 +45,9 @@ export function PlanButton({ treatment, stance, chain, missing, corrects, needsR
       hands_min: PLANNED_MIN.match,
       ...(reason.trim() ? { reason: reason.trim() } : {}),
     } as const;
-    if (await log.write(body, corrects ? { corrects } : {})) router.push(`/treatments/${treatment}/ready`);
+    if (!(await log.write(body, corrects ? { corrects } : {}))) return;
+    forget();
+    router.push(`/treatments/${treatment}/ready`);
   };
   const blocked = missing || (needsReason && reason.trim() === "" ? "Say why it is done here all the same" : "");
   return (

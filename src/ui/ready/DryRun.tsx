@@ -1,9 +1,9 @@
 "use client";
-import { useState } from "react";
 import type { MaterialClass, PieceKind } from "@/core/catalogue";
 import { judgeDryRun } from "@/core/plan/dryRun";
 import { CLAMPS, type ClampKind } from "@/core/ready/clamps.data";
 import { formatMinutes, inSentence, plain } from "@/core/units";
+import { useKept } from "../forms/kept";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
 import { YesNo } from "../forms/YesNo";
@@ -21,6 +21,13 @@ interface Shown extends Item {
   readonly id: number;
 }
 
+/** The dry run as it stands on the page, recorded or not. */
+interface Draft {
+  readonly items: readonly Shown[];
+  readonly minutes: string;
+  readonly marks?: boolean | undefined;
+}
+
 interface Props {
   readonly kind: PieceKind;
   readonly photograph?: { readonly id: string; readonly caption: string };
@@ -35,19 +42,18 @@ const SIGNS = { fits: "go", tight: "soon", over: "never" } as const satisfies Re
 /** Assembled without glue: every clamp on the map in its order, two marks across the break, and the minutes against the open time. */
 export function DryRun({ kind, photograph, adhesive, on, temp_C, recorded }: Props) {
   const log = useLog();
-  const [items, setItems] = useState<readonly Shown[]>(() => (recorded?.items ?? []).map((item, id) => ({ ...item, id })));
-  const [minutes, setMinutes] = useState(recorded ? plain(recorded.minutes) : "");
-  const [marks, setMarks] = useState<boolean | undefined>(recorded?.two_marks);
+  const [{ items, minutes, marks }, keep, forget] = useKept(`dry-run:${log.treatment}`, startOf(recorded));
+  const change = (to: Partial<Draft>) => keep({ items, minutes, marks, ...to });
   const took = readMinutes(minutes);
   const missing = missingFor(took, marks);
   const kept = items.map(({ id: _, ...item }) => item);
   const saved = recorded?.minutes === took && recorded?.two_marks === marks && listed(recorded?.items ?? []) === listed(kept);
-  const record = () => {
+  const record = async () => {
     if (took === undefined || marks === undefined) return;
-    void log.write({ kind: "dry-run", minutes: took, two_marks: marks, items: kept, hands_min: took });
+    if (await log.write({ kind: "dry-run", minutes: took, two_marks: marks, items: kept, hands_min: took })) forget();
   };
   const add = (kindOf: ClampKind) =>
-    setItems([...items, { id: (items.at(-1)?.id ?? -1) + 1, kind: kindOf, x: 0.3 + (items.length % 5) * 0.1, y: 0.5 }]);
+    change({ items: [...items, { id: (items.at(-1)?.id ?? -1) + 1, kind: kindOf, x: 0.3 + (items.length % 5) * 0.1, y: 0.5 }] });
   return (
     <section aria-label="Dry run" className="panel-block">
       <h2>Dry run</h2>
@@ -65,7 +71,7 @@ export function DryRun({ kind, photograph, adhesive, on, temp_C, recorded }: Pro
             title={labelOf(item.kind)}
             place={item}
             busy={log.busy}
-            put={(to) => setItems(items.map((each) => (each.id === item.id ? { ...each, ...to } : each)))}
+            put={(to) => change({ items: items.map((each) => (each.id === item.id ? { ...each, ...to } : each)) })}
           />
         ))}
       </div>
@@ -76,7 +82,7 @@ export function DryRun({ kind, photograph, adhesive, on, temp_C, recorded }: Pro
           </button>
         ))}
         {items.length > 0 && (
-          <button type="button" className="link-btn" onClick={() => setItems(items.slice(0, -1))}>
+          <button type="button" className="link-btn" onClick={() => change({ items: items.slice(0, -1) })}>
             Take the last away
           </button>
         )}
@@ -88,17 +94,30 @@ export function DryRun({ kind, photograph, adhesive, on, temp_C, recorded }: Pro
           label="The dry run took"
           unit="min"
           value={minutes}
-          onChange={setMinutes}
+          onChange={(text) => change({ minutes: text })}
           error={minutes !== "" && took === undefined ? "Enter 1 to 600 minutes." : undefined}
         />
-        <YesNo text="Two marks meet across the break" detail="one alone can’t tell a turn" value={marks} onChange={setMarks} />
+        <YesNo
+          text="Two marks meet across the break"
+          detail="one alone can’t tell a turn"
+          value={marks}
+          onChange={(answer) => change({ marks: answer })}
+        />
       </div>
       {took !== undefined && <Verdict minutes={took} adhesive={adhesive} on={on} temp_C={temp_C} />}
-      <button type="button" className="btn mt-2" disabled={log.busy || saved || missing !== ""} onClick={record}>
+      <button type="button" className="btn mt-2" disabled={log.busy || saved || missing !== ""} onClick={() => void record()}>
         {missing || (saved ? "The dry run is on record" : "Record the dry run")}
       </button>
     </section>
   );
+}
+
+function startOf(recorded: Props["recorded"]): Draft {
+  return {
+    items: (recorded?.items ?? []).map((item, id) => ({ ...item, id })),
+    minutes: recorded ? plain(recorded.minutes) : "",
+    ...(recorded ? { marks: recorded.two_marks } : {}),
+  };
 }
 
 /** The store doesn't keep the order of a body's names, so they are told apart by value. */

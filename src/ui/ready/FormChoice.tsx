@@ -6,20 +6,19 @@ import { useLog } from "../treatment/TreatmentLog";
 
 interface Props {
   readonly facts: FormFacts;
-  readonly volume_cm3: number;
   readonly chosen: string | undefined;
   /** Release agents that suit the chain, best first. */
   readonly releases: readonly string[];
 }
 
 /** Dam, card, mould off the twin or free build: what suits the loss, what speaks against it, what it takes. */
-export function FormChoice({ facts, volume_cm3, chosen, releases }: Props) {
+export function FormChoice({ facts, chosen, releases }: Props) {
   const log = useLog();
   const forms = formsFor(facts);
   return (
     <section aria-label="Form or mould" className="panel-block">
       <h2>Form or mould</h2>
-      {forms.map(({ row, against }, i) => {
+      {forms.map(({ row, against, material_cm3 }, i) => {
         const taken = chosen === row.form;
         return (
           <div key={row.form} className={`way ${taken ? "chosen" : ""}`}>
@@ -45,9 +44,9 @@ export function FormChoice({ facts, volume_cm3, chosen, releases }: Props) {
                 {against}
               </Sign>
             )}
-            {row.material_factor > 0 && (
+            {material_cm3 > 0 && (
               <p>
-                About <b>{figure(volume_cm3 * row.material_factor, 1)} cm³</b> of mould material. Part it with{" "}
+                About <b>{figure(material_cm3, 1)} cm³</b> of mould material. Part it with{" "}
                 {releases.length > 0 ? releases.map(inSentence).join(" or ") : "nothing here: every release agent is refused"}.
               </p>
             )}

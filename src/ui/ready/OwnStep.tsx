@@ -1,16 +1,17 @@
 "use client";
-import { useState } from "react";
 import type { Station } from "@/core/catalogue";
+import { useKept } from "../forms/kept";
 import { parseNumber } from "../forms/parse";
 import { useLog } from "../treatment/TreatmentLog";
+
+const EMPTY = { text: "", why: "", hands: "10", wait: "0" };
 
 /** A step that no rule knows: what, why, how long the hands are on it, and what waits after it. */
 export function OwnStep({ station }: { station: Station }) {
   const log = useLog();
-  const [text, setText] = useState("");
-  const [why, setWhy] = useState("");
-  const [hands, setHands] = useState("10");
-  const [wait, setWait] = useState("0");
+  const [draft, keep, forget] = useKept(`own-step:${station}:${log.treatment}`, EMPTY);
+  const change = (to: Partial<typeof EMPTY>) => keep({ ...draft, ...to });
+  const { text, why, hands, wait } = draft;
   const [minutes, waits] = [parseNumber(hands), parseNumber(wait)];
   const whole =
     text.trim() !== "" &&
@@ -33,8 +34,8 @@ export function OwnStep({ station }: { station: Station }) {
       wait_min: waits.value,
     } as const;
     if (await log.write(body)) {
-      setText("");
-      setWhy("");
+      keep(EMPTY);
+      forget();
     }
   };
   return (
@@ -43,20 +44,20 @@ export function OwnStep({ station }: { station: Station }) {
       <div className="grid gap-2">
         <label className="txt-label">
           What is done
-          <input className="txt" value={text} maxLength={300} onChange={(event) => setText(event.target.value)} />
+          <input className="txt" value={text} maxLength={300} onChange={(event) => change({ text: event.target.value })} />
         </label>
         <label className="txt-label">
           Why
-          <input className="txt" value={why} maxLength={500} onChange={(event) => setWhy(event.target.value)} />
+          <input className="txt" value={why} maxLength={500} onChange={(event) => change({ why: event.target.value })} />
         </label>
         <div className="grid grid-cols-2 gap-2">
           <label className="txt-label">
             Hands, min
-            <input className="txt" inputMode="decimal" value={hands} onChange={(event) => setHands(event.target.value)} />
+            <input className="txt" inputMode="decimal" value={hands} onChange={(event) => change({ hands: event.target.value })} />
           </label>
           <label className="txt-label">
             Then wait, min
-            <input className="txt" inputMode="decimal" value={wait} onChange={(event) => setWait(event.target.value)} />
+            <input className="txt" inputMode="decimal" value={wait} onChange={(event) => change({ wait: event.target.value })} />
           </label>
         </div>
         <button type="button" className="btn" disabled={log.busy || !whole} onClick={() => void add()}>

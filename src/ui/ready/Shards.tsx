@@ -1,14 +1,16 @@
 "use client";
 import { type Remote, wrap } from "comlink";
 import { useEffect, useRef, useState } from "react";
-import type { Assembly, assemblyOrder, ShardMap } from "@/core/ready/assembly";
+import { type Assembly, type assemblyOrder, MOST_SHARDS, type ShardMap } from "@/core/ready/assembly";
+import { type DrawnMap, shardMap, touches, withRim, withTouch } from "@/core/ready/shardMap";
 import { formatMinutes } from "@/core/units";
+import { useKept } from "../forms/kept";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
 
 interface Props {
   readonly count: number;
-  readonly mapped?: { readonly touching: ReadonlyArray<readonly [number, number]>; readonly rim: readonly number[] };
+  readonly mapped?: DrawnMap;
   /** Joins that fit into the open time of the adhesive, one after the other. */
   readonly joins_a_sitting: number;
   /** Cure between two sittings, minutes; undefined = not known yet. */
@@ -16,22 +18,39 @@ interface Props {
 }
 
 /** Which shard touches which, and from that the sittings: sub-assemblies in an order that locks no shard out. */
-export function Shards({ count, mapped, joins_a_sitting, between_min }: Props) {
-  const log = useLog();
-  const [touching, setTouching] = useState<ReadonlyArray<readonly [number, number]>>(mapped?.touching ?? []);
-  const [rim, setRim] = useState<readonly number[]>(mapped?.rim ?? Array.from({ length: count }, (_, i) => i));
-  const [shard, setShard] = useState(0);
-  const map: ShardMap = { count, touching, rim };
-  const found = useAssembly(map, joins_a_sitting);
-  const pair = (other: number): readonly [number, number] => (shard < other ? [shard, other] : [other, shard]);
-  const touches = (other: number) => touching.some(([a, b]) => a === pair(other)[0] && b === pair(other)[1]);
-  const toggle = (other: number) =>
-    setTouching(touches(other) ? touching.filter(([a, b]) => !(a === pair(other)[0] && b === pair(other)[1])) : [...touching, pair(other)]);
-  const all = Array.from({ length: count }, (_, i) => i);
-  const saved = mapped !== undefined && same(mapped.touching, touching) && same(mapped.rim, rim);
+export function Shards(props: Props) {
   return (
     <section aria-label="Shards" className="panel-block">
       <h2>Which shard touches which</h2>
+      {props.count > MOST_SHARDS ? <TooMany count={props.count} /> : <ShardMapping {...props} />}
+    </section>
+  );
+}
+
+function TooMany({ count }: { count: number }) {
+  return (
+    <Sign name="never" wrap>
+      An order is worked out for up to {MOST_SHARDS} shards; the survey counts {count}. Sort them into sub-assemblies, rim, wall and foot
+      say, and open a treatment for each: the last one joins them.
+    </Sign>
+  );
+}
+
+function ShardMapping({ count, mapped, joins_a_sitting, between_min }: Props) {
+  const log = useLog();
+  const recorded = mapped && shardMap(count, mapped);
+  const [kept, keep, forget] = useKept(`shards:${log.treatment}`, recorded ?? shardMap(count));
+  const map = kept.count === count ? kept : shardMap(count, kept);
+  const [shard, setShard] = useState(0);
+  const found = useAssembly(map, joins_a_sitting);
+  const all = Array.from({ length: count }, (_, i) => i);
+  const saved = mapped?.count === count && same(mapped.touching, map.touching) && same(mapped.rim, map.rim);
+  const record = async () => {
+    const { touching, rim } = map;
+    if (await log.write({ kind: "shards-mapped", count, touching: touching.map(([a, b]) => [a, b]), rim: [...rim] })) forget();
+  };
+  return (
+    <>
       <p className="dim">Number the shards with a pencil on tape. Take one, then press every shard that it touches.</p>
       <label className="txt-label mt-2 block" htmlFor="shard">
         Shard in your hand
@@ -44,12 +63,7 @@ export function Shards({ count, mapped, joins_a_sitting, between_min }: Props) {
             </option>
           ))}
         </select>
-        <button
-          type="button"
-          className="chip"
-          aria-pressed={rim.includes(shard)}
-          onClick={() => setRim(rim.includes(shard) ? rim.filter((each) => each !== shard) : [...rim, shard].sort((a, b) => a - b))}
-        >
+        <button type="button" className="chip" aria-pressed={map.rim.includes(shard)} onClick={() => keep(withRim(map, shard))}>
           Has an outer edge
         </button>
       </div>
@@ -61,8 +75,8 @@ export function Shards({ count, mapped, joins_a_sitting, between_min }: Props) {
               key={each}
               type="button"
               className="chip"
-              aria-pressed={touches(each)}
-              onClick={() => toggle(each)}
+              aria-pressed={touches(map, shard, each)}
+              onClick={() => keep(withTouch(map, shard, each))}
               aria-label={`Shard ${shard + 1} touches ${each + 1}`}
             >
               {each + 1}
@@ -70,15 +84,10 @@ export function Shards({ count, mapped, joins_a_sitting, between_min }: Props) {
           ))}
       </div>
       <Order found={found} between_min={between_min} joins_a_sitting={joins_a_sitting} />
-      <button
-        type="button"
-        className="btn mt-2"
-        disabled={log.busy || saved || touching.length === 0}
-        onClick={() => void log.write({ kind: "shards-mapped", count, touching: touching.map(([a, b]) => [a, b]), rim: [...rim] })}
-      >
-        {saved ? "The order is on record" : touching.length === 0 ? "Press what touches first" : "Record this order"}
+      <button type="button" className="btn mt-2" disabled={log.busy || saved || map.touching.length === 0} onClick={() => void record()}>
+        {saved ? "The order is on record" : map.touching.length === 0 ? "Press what touches first" : "Record this order"}
       </button>
-    </section>
+    </>
   );
 }
 

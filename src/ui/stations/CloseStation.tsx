@@ -48,7 +48,7 @@ export function CloseStation(props: Props) {
             </a>
           </div>
         </div>
-        {closed ? <Closed {...closed} /> : <SignForm treatment={treatment} open={props.open} />}
+        {closed ? <Closed {...closed} /> : <SignForm treatment={treatment} open={props.open} steps={props.steps} />}
       </section>
     </div>
   );
@@ -99,7 +99,7 @@ function Owner({ owner, full_at }: Props) {
   );
 }
 
-function SignForm({ treatment, open }: { treatment: string; open: readonly string[] }) {
+function SignForm({ treatment, open, steps }: Pick<Props, "treatment" | "open" | "steps">) {
   const log = useLog();
   const form = useForm({ defaultValues: { notes: "", signed_by: "" } });
   const draft = useDraft(`close:${treatment}`, form);
@@ -108,7 +108,8 @@ function SignForm({ treatment, open }: { treatment: string; open: readonly strin
   const submit = form.handleSubmit(async ({ notes, signed_by }) => {
     setError(signed_by.trim() === "" ? "Write your name or initial: the record is signed." : undefined);
     if (signed_by.trim() === "") return;
-    if (await log.write({ kind: "closed", notes: notes.trim(), signed_by: signed_by.trim(), hands_min: PLANNED_MIN.close })) draft.clear();
+    const signed = { notes: notes.trim(), signed_by: signed_by.trim(), hands_min: PLANNED_MIN.close, steps: [...steps] };
+    if (await log.write({ kind: "closed", ...signed })) draft.clear();
   });
   return (
     <form className="rule mt-4 grid gap-3 pt-3" onSubmit={submit}>

@@ -2,6 +2,7 @@
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { type Station, stationLabel } from "@/core/catalogue";
+import { useKept } from "../forms/kept";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
 
@@ -24,14 +25,16 @@ export function LeaveStation({ treatment, station, next, done, missing, needed, 
   const router = useRouter();
   const log = useLog();
   const [skipping, setSkipping] = useState(false);
-  const [reason, setReason] = useState("");
+  const [reason, setReason, forget] = useKept(`skip:${station}:${treatment}`, "");
   const to = () => router.push(`/treatments/${treatment}/${next}`);
   const leave = async (note?: string) => {
     if (await log.write({ kind: "station-done", station, ...(note ? { note } : {}) })) to();
   };
   const open = missing || (early ? early.until : "");
   const skip = async () => {
-    if (reason.trim() !== "" && (await log.write({ kind: "station-skipped", station, reason: reason.trim() }))) to();
+    if (reason.trim() === "" || !(await log.write({ kind: "station-skipped", station, reason: reason.trim() }))) return;
+    forget();
+    to();
   };
   if (done || !needed)
     return (

@@ -5,6 +5,7 @@ import { ladder } from "@/core/level/ladder";
 import { BACKINGS, LUBRICANTS } from "@/core/level/plan.data";
 import { type LevelEntry, walk } from "@/core/level/walk";
 import { figure } from "@/core/units";
+import { useKept } from "../forms/kept";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
 import { Cautions } from "./Cautions";
@@ -161,7 +162,7 @@ function GoBack({ now, planned }: { now: number; planned: NonNullable<Props["lad
   const coarser = P.filter((grade) => (grainOf({ system: "P", grade }) ?? 0) > now);
   const [open, setOpen] = useState(false);
   const [grade, setGrade] = useState(coarser.at(-1) ?? planned.from.grade);
-  const [reason, setReason] = useState("");
+  const [reason, setReason, forget] = useKept(`back:${log.treatment}`, "");
   if (!open)
     return (
       <button type="button" className="link-btn mt-2" onClick={() => setOpen(true)}>
@@ -169,7 +170,10 @@ function GoBack({ now, planned }: { now: number; planned: NonNullable<Props["lad
       </button>
     );
   const write = async () => {
-    if (await log.write({ kind: "went-back", to: { system: "P", grade }, reason: reason.trim() })) setOpen(false);
+    if (!(await log.write({ kind: "went-back", to: { system: "P", grade }, reason: reason.trim() }))) return;
+    setReason("");
+    forget();
+    setOpen(false);
   };
   return (
     <form

@@ -3,6 +3,7 @@ import { useState } from "react";
 import type { PlannedStep, Station } from "@/core/catalogue";
 import { type StepMark, stepKey } from "@/core/record/treatment";
 import { formatMinutes } from "@/core/units";
+import { useKept } from "../forms/kept";
 import { useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
@@ -140,7 +141,7 @@ function StepActions({ station, step, mark, now }: Omit<StepProps, "number" | "e
   const log = useLog();
   const [minutes, setMinutes] = useState(String(step.hands_min));
   const [skipping, setSkipping] = useState(false);
-  const [reason, setReason] = useState("");
+  const [reason, setReason, forget] = useKept(`skip:${station}/${step.step}:${log.treatment}`, "");
   if (mark)
     return (
       <button
@@ -152,13 +153,16 @@ function StepActions({ station, step, mark, now }: Omit<StepProps, "number" | "e
         Take back
       </button>
     );
+  const skip = async () => {
+    if (reason.trim() !== "" && (await log.write({ kind: "step-skipped", station, step: step.step, reason: reason.trim() }))) forget();
+  };
   if (skipping)
     return (
       <form
         className="grid w-[260px] gap-2"
         onSubmit={(event) => {
           event.preventDefault();
-          if (reason.trim() !== "") void log.write({ kind: "step-skipped", station, step: step.step, reason: reason.trim() });
+          void skip();
         }}
       >
         <label className="txt-label">

@@ -32,7 +32,13 @@ export function Sketch({ drawing, hatch, legend, width, height }: Props) {
       )
       .join("L")}${close ? "Z" : ""}`;
   return (
-    <svg viewBox={`0 0 ${width} ${height}`} className="section block h-auto w-full" role="img" aria-label={inWords(drawing, scale)}>
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      className="section block h-auto w-full"
+      style={{ maxWidth: width }}
+      role="img"
+      aria-label={inWords(drawing, scale)}
+    >
       <text x="0" y="16" className="draw-text soft">
         drawn from your numbers, {scaleLabel(scale)}, in mm: {drawing.view}
       </text>

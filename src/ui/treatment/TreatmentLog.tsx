@@ -18,6 +18,7 @@ interface Pending {
 }
 
 interface Log {
+  readonly treatment: string;
   /** Write an entry; true when it stands in the log. */
   readonly write: (body: EventBody, options?: EntryOptions) => Promise<boolean>;
   readonly busy: boolean;
@@ -25,7 +26,7 @@ interface Log {
   readonly errors: readonly FieldError[];
 }
 
-const LogContext = createContext<Log>({ write: async () => false, busy: false, errors: [] });
+const LogContext = createContext<Log>({ treatment: "", write: async () => false, busy: false, errors: [] });
 const RETRY_MS = 10_000;
 
 /** Writing in the log of the treatment on this page. */
@@ -97,7 +98,7 @@ export function TreatmentLog({ id, version, children }: { id: string; version: n
     setProblem(undefined);
   };
   const errors = problem?.errors;
-  const value = useMemo(() => ({ write, busy, errors: errors ?? [] }), [write, busy, errors]);
+  const value = useMemo(() => ({ treatment: id, write, busy, errors: errors ?? [] }), [id, write, busy, errors]);
   return (
     <LogContext value={value}>
       {pending && problem && <NotSaved problem={problem} body={pending.body} busy={busy} again={() => void put(pending)} drop={drop} />}

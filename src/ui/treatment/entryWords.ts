@@ -25,8 +25,8 @@ const SAY: Sayings = {
     `Dry run: ${plain(minutes)} min, ${items.length} ${items.length === 1 ? "thing" : "things"} on the clamp map, ${two_marks ? "two marks meet" : "no marks"}`,
   "shards-mapped": ({ count, touching }) => `Mapped ${count} shards, ${touching.length} ${touching.length === 1 ? "touch" : "touches"}`,
   "form-chosen": ({ form, reason }) => `Form: ${form}${reason ? `. ${reason}` : ""}`,
-  braced: ({ brace, size, reason }) =>
-    `Brace: ${brace}${size.diameter_mm ? ` Ø ${plain(size.diameter_mm)} mm` : ""}${reason ? `. ${reason}` : ""}`,
+  braced: ({ brace, size, judged_by, reason }) =>
+    `Brace: ${brace}${size.diameter_mm ? ` Ø ${plain(size.diameter_mm)} mm` : ""}${judged_by?.load_N ? `, judged by ${plain(judged_by.load_N)} N` : ""}${reason ? `. ${reason}` : ""}`,
   marked: () => "Moved the mark on the condition map",
   matched: ({ stance, chain }) =>
     `Chose ${chain.map((link) => inSentence(materialTaken(link).name)).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,

@@ -1,0 +1,64 @@
+"use client";
+import { routerPasses } from "@/core/join/routing";
+import { plain } from "@/core/units";
+import { NumberField } from "../forms/NumberField";
+import { parseNumber } from "../forms/parse";
+import { useToolDrawer } from "./toolDrawer";
+
+/** Widest jig and bit that are believed. */
+const MOST_MM = 100;
+
+/** How far the bit stands out, and pass by pass on which riser; the jig and the bit are those of this shop. */
+export function Router({ slot_mm }: { slot_mm: number }) {
+  const { drawer, change } = useToolDrawer();
+  const [jig, bit] = [sizeIn(drawer.jig_mm), sizeIn(drawer.bit_mm)];
+  return (
+    <section aria-label="Router" className="pt-3">
+      <h3>Router</h3>
+      <div className="grid grid-cols-2 gap-2">
+        <NumberField
+          name="jig_mm"
+          label="Jig"
+          unit="mm"
+          value={drawer.jig_mm}
+          onChange={(jig_mm) => change({ jig_mm })}
+          error={jig.error}
+        />
+        <NumberField
+          name="bit_mm"
+          label="Bit"
+          unit="mm"
+          value={drawer.bit_mm}
+          onChange={(bit_mm) => change({ bit_mm })}
+          error={bit.error}
+        />
+      </div>
+      {jig.mm !== undefined && bit.mm !== undefined && <Passes slot_mm={slot_mm} jig_mm={jig.mm} bit_mm={bit.mm} />}
+    </section>
+  );
+}
+
+function sizeIn(text: string): { readonly mm?: number; readonly error?: string } {
+  const parsed = parseNumber(text);
+  if (!parsed.ok) return { error: parsed.message };
+  return parsed.value > 0 && parsed.value <= MOST_MM ? { mm: parsed.value } : { error: `Enter more than 0, up to ${MOST_MM} mm.` };
+}
+
+function Passes({ slot_mm, jig_mm, bit_mm }: { slot_mm: number; jig_mm: number; bit_mm: number }) {
+  const { projection_mm, passes } = routerPasses(slot_mm, jig_mm, bit_mm);
+  return (
+    <>
+      <p>
+        Bit stands out <b>{plain(projection_mm)} mm</b>: {plain(slot_mm)} mm of slot and {plain(jig_mm)} mm of jig.{" "}
+        {passes.length === 1 ? "1 pass:" : `${passes.length} passes:`}
+      </p>
+      <ol>
+        {passes.map(({ depth_mm, riser_mm }, i) => (
+          <li key={depth_mm}>
+            {i + 1}. to {plain(depth_mm)} mm{riser_mm > 0.05 ? `, on a riser of ${plain(riser_mm)} mm` : ", without a riser"}
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}
