@@ -30,6 +30,7 @@ test("a jar is put in, stands in the list, and Match takes it with its own figur
   await page.goto(`/treatments/${treatment}/match`);
   await press(page, `Choose ${name}`);
   await press(page, "Plan this repair");
+  await expect(page).toHaveURL(new RegExp(`/treatments/${treatment}/ready`));
   await page.goto(`/treatments/${treatment}/fill`);
   await expect(page.getByText("2 layers").first()).toBeVisible();
   await page.goto(`/treatments/${treatment}/record`);

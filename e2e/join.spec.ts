@@ -128,6 +128,44 @@ const TOUCHING: ReadonlyArray<readonly [number, readonly number[]]> = [
   [6, [7]],
 ];
 
+test("a shell worn thin: layers of bandage counted, drawn, laid up as a step, and on record", async ({ page }) => {
+  const treatment = await matched(
+    page,
+    { kind: "relief", part: { name: "shell", substrate: "papier-mache", finish: "paint" }, treatment_title: "shell worn thin" },
+    {
+      damage: { kind: "worn-thin", length_mm: 120, width_mm: 80, remaining_mm: 2.6, target_mm: 8, flexes: true, cracked: false },
+      service: {},
+    },
+    [
+      { role: "adhesive", class: "pva" },
+      { role: "brace", class: "plaster-bandage" },
+    ],
+  );
+  await page.goto(`/treatments/${treatment}/join`);
+  const backing = page.getByRole("region", { name: "Backing" });
+  await expect(backing.getByText("6 layers, 6 mm")).toBeVisible();
+  await expect(backing.getByText("6 layers of 1 mm: 5.4 mm are missing.")).toBeVisible();
+  await expect(page.getByRole("img", { name: /^Drawing, seen from behind: 6 layers/ })).toBeVisible();
+  await expect(page.getByText("Lay up the plaster bandage from behind, layer by layer")).toBeVisible();
+  await expect(brace(page)).toHaveCount(0);
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Record: backing patch" }).click();
+  await expect(backing.getByText("On record", { exact: true })).toBeVisible();
+  await page.goto(`/treatments/${treatment}/record`);
+  await expect(page.getByText("Brace: patch")).toBeVisible();
+});
+
+test("what was decided at the brace decides the steps: a spline is routed, no brace drills nothing", async ({ page }) => {
+  const treatment = await rail(page);
+  await page.goto(`/treatments/${treatment}/join`);
+  const steps = page.getByRole("list", { name: "Steps" });
+  await expect(steps.getByText("Drill for the wood dowel: pilot first, then size")).toBeVisible();
+  await page.getByRole("button", { name: "Take: Spline" }).click();
+  await page.getByRole("button", { name: "Record: spline" }).click();
+  await expect(steps.getByText("Rout the slot for the spline, pass by pass")).toBeVisible();
+  await expect(steps.getByText(/^Drill for/)).toHaveCount(0);
+});
+
 test("a seven-shard saucer: pressed pairs become sittings, the dry run is judged, and both stay on record", async ({ page }) => {
   const damage = { kind: "shards", shards: 7, break_length_mm: 420, thickness_mm: 2.6 };
   const treatment = await matched(page, SAUCER, { damage }, [{ role: "adhesive", class: "epoxy-slow" }]);

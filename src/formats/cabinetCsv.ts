@@ -90,9 +90,10 @@ function delimiterOf(text: string): string {
 function readLine(row: Row, line: number): { line?: CabinetLine; errors: LineError[] } {
   const errors: LineError[] = [];
   const fail = (column: string, message: string) => errors.push({ line, column, message });
-  const name = row.name ?? "";
+  const cell = (column: "name" | "class" | "lot") => unsafe(row[column] ?? "");
+  const name = cell("name");
   if (name === "" || name.length > 200) fail("name", "Give it a name of at most 200 letters.");
-  const material = classNamed(row.class ?? "");
+  const material = classNamed(cell("class"));
   if (!material) fail("class", `“${row.class}” is no class of the catalogue.`);
   const size_g = number(row.size_g, "size_g", fail) ?? 0;
   const left_g = number(row.left_g, "left_g", fail) ?? size_g;
@@ -110,7 +111,7 @@ function readLine(row: Row, line: number): { line?: CabinetLine; errors: LineErr
       class: material,
       figures,
       lot: {
-        label: row.lot || "1",
+        label: cell("lot") || "1",
         size_g,
         left_g,
         ...(dates.opened ? { opened: dates.opened } : {}),
@@ -141,9 +142,13 @@ function number(text: string | undefined, column: string, fail: Fail): number | 
 
 function date(text: string | undefined, column: string, fail: Fail): string | undefined {
   if (text === undefined || text === "") return undefined;
-  const real = /^\d{4}-\d{2}-\d{2}$/.test(text) && new Date(`${text}T00:00:00Z`).toISOString().slice(0, 10) === text;
-  if (!real) fail(column, `“${text}” is no date: write it as 2026-10-07.`);
-  return real ? text : undefined;
+  if (!isDate(text)) fail(column, `“${text}” is no date: write it as 2026-10-07.`);
+  return isDate(text) ? text : undefined;
+}
+
+function isDate(text: string): boolean {
+  const time = /^\d{4}-\d{2}-\d{2}$/.test(text) ? Date.parse(`${text}T00:00:00Z`) : Number.NaN;
+  return !Number.isNaN(time) && new Date(time).toISOString().startsWith(text);
 }
 
 const RANGE = /^(-?\d+(?:[.,]\d+)?)(?:\s*(?:-|–|to)\s*(-?\d+(?:[.,]\d+)?))?$/;
@@ -175,9 +180,9 @@ function twice(lines: readonly CabinetLine[]): LineError[] {
   });
 }
 
-const FORMULA = /^[=+\-@\t\r]/;
-/** A cell that a spreadsheet would run as a formula is written as text. */
-const safe = (text: string) => (FORMULA.test(text) ? `'${text}` : text);
+/** A cell that a spreadsheet would run as a formula is written as text, and read back without that mark. */
+const safe = (text: string) => (/^'*[=+\-@\t\r]/.test(text) ? `'${text}` : text);
+const unsafe = (text: string) => (/^'+[=+\-@\t\r]/.test(text) ? text.slice(1) : text);
 
 /** The whole cabinet as CSV, a line a lot; what was read from a file is written as it was. */
 export function writeCabinetCsv(products: readonly StockProduct[]): string {

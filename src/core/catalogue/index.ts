@@ -6,6 +6,7 @@ export * from "./finishes.data";
 export * from "./flags.data";
 export * from "./glues.data";
 export * from "./materialClass";
+export * from "./patch";
 export * from "./pieces.data";
 export * from "./product";
 export * from "./stations.data";

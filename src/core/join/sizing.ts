@@ -1,4 +1,4 @@
-import { type Family, substrateRow } from "../catalogue";
+import { type Family, LEAST_PATCH_MARGIN_MM, patchMargin, substrateRow } from "../catalogue";
 import { plain } from "../units";
 import type { BraceInput, BraceKind } from "./brace.schema";
 
@@ -47,8 +47,10 @@ const FITTING: ReadonlyArray<{
     joints: ["break-across", "butt", "break-along", "build-up"],
     families: ["ceramic", "mineral", "metal", "polymer", "bone"],
   },
+  { kind: "spline", joints: ["break-along"], families: ["wood", "board"] },
   { kind: "cleat", joints: ["crack"], families: ["wood", "board", "paper"] },
   { kind: "patch", joints: ["tear", "crack"], families: ["skin", "paper", "ceramic", "mineral", "metal", "polymer", "bone"] },
+  { kind: "patch", joints: ["tear"], families: ["wood", "board"] },
   { kind: "wire", joints: ["build-up"], families: ["ceramic", "mineral", "metal", "polymer", "bone", "paper", "wood"] },
   { kind: "screw", joints: ["build-up"], families: ["wood", "board"] },
 ];
@@ -226,16 +228,14 @@ function screw(input: BraceInput, sides: Sides): SizedBrace {
   };
 }
 
-const PATCH_MARGIN_MM = 15;
-
 function patch({ crack_length_mm = 0 }: BraceInput, { width, height }: Sides): SizedBrace {
   const along = crack_length_mm > 0 ? crack_length_mm : Math.max(width, height);
-  const margin = Math.max(PATCH_MARGIN_MM, along / 10);
+  const margin = patchMargin(along);
   return {
     kind: "patch",
     size: { length_mm: along + 2 * margin, width_mm: 2 * margin, margin_mm: margin, corner_mm: margin / 2 },
     reasons: [
-      `${plain(margin)} mm larger all round: a tenth of the length, and never under ${PATCH_MARGIN_MM}.`,
+      `${plain(margin)} mm larger all round: a tenth of the length, and never under ${LEAST_PATCH_MARGIN_MM}.`,
       `Corners rounded with ${plain(margin / 2)} mm: a sharp one lifts first.`,
       "Flat, with a flexible adhesive; near a seam the seam side is glued first.",
     ],

@@ -1,8 +1,9 @@
-import { type MaterialClass, middle } from "../catalogue";
+import { type MaterialClass, middle, type Role } from "../catalogue";
 import { rate } from "../cure/rate";
 import { massShares, mix } from "../mix/mix";
 import type { MixResult } from "../mix/mix.schema";
 import { rescue } from "../mix/rescue";
+import type { Loss } from "../survey/loss";
 import type { FillPlan } from "./plan";
 
 /** What stays on slab, gloves and knife of a small batch, in percent; trade practice. */
@@ -13,11 +14,14 @@ export const SCALE_STEP_G = 0.01;
 export const APPLY_CM3_PER_MIN = 0.5;
 /** How far a ratio may be off before it shows; makers of two-part fillers allow about this. */
 export const RATIO_TOLERANCE_PCT = 5;
-/** A joint that is pressed together holds a film about this thick, mm. */
-export const FILM_MM = 0.1;
+/** What of an adhesive squeezes out and stays on the brush, percent; trade practice: a bead all along is as much again as half the film. */
+export const SQUEEZE_OUT_PCT = 60;
+/** A coat reaches past the loss on all sides: over this many times its opening. */
+const COAT_SPREAD = 4;
 
+/** Any material weighed for what it has to do. */
 export interface Batch extends MixResult {
-  /** What the layer takes, before waste. */
+  /** What is needed, before waste. */
   readonly need_cm3: number;
   /** How long it stays workable at the room's temperature, min; undefined for what has no pot life. */
   readonly pot_life_min: number | undefined;
@@ -25,17 +29,21 @@ export interface Batch extends MixResult {
 
 /** The batch for one layer: its share of loss and proud height, grown by shrinkage and waste. */
 export function batchFor(fill: FillPlan, waste_pct: number, temp_C: number): Batch {
-  const { mix: recipe } = fill.material;
-  const need_cm3 = layerNeed(fill);
-  const pot_life_min = potLife(fill.material, temp_C);
+  return mixedFor(fill.material, layerNeed(fill), waste_pct, APPLY_CM3_PER_MIN, temp_C);
+}
+
+/** A need of a material in cm³, weighed by its recipe and split so that each batch is used up while it is workable at `temp_C`. */
+export function mixedFor(material: MaterialClass, need_cm3: number, waste_pct: number, apply_cm3_per_min: number, temp_C: number): Batch {
+  const { parts, ratio_by, mixed_density } = material.mix;
+  const pot_life_min = potLife(material, temp_C);
   const mixed = mix({
     need_cm3,
     waste_pct,
-    parts: [...recipe.parts],
-    ratio_by: recipe.ratio_by,
-    ...(recipe.mixed_density === undefined ? {} : { mixed_density: recipe.mixed_density }),
+    parts: [...parts],
+    ratio_by,
+    ...(mixed_density === undefined ? {} : { mixed_density }),
     scale_step_g: SCALE_STEP_G,
-    ...(pot_life_min === undefined ? {} : { pot_life_min, apply_cm3_per_min: APPLY_CM3_PER_MIN }),
+    ...(pot_life_min === undefined ? {} : { pot_life_min, apply_cm3_per_min }),
   });
   return { ...mixed, need_cm3, pot_life_min };
 }
@@ -64,7 +72,18 @@ export function checkWeights({ mix: recipe }: MaterialClass, weighed: ReadonlyAr
   });
 }
 
-/** Adhesive for a joint, cm³: one film between both faces. `joint_mm2` counts both faces. */
-export function adhesiveNeed(joint_mm2: number): number {
-  return ((joint_mm2 / 2) * FILM_MM) / 1000;
+/** Adhesive for a joint, cm³: one film between its two faces. */
+export function adhesiveNeed({ joint_mm2, film_mm }: Pick<Loss, "joint_mm2" | "film_mm">): number {
+  return ((joint_mm2 / 2) * film_mm) / 1000;
+}
+
+/** One coat over a loss and its surroundings, cm³. */
+export function coatNeed({ opening_mm2 }: Pick<Loss, "opening_mm2">, coat: MaterialClass | undefined): number {
+  return (opening_mm2 * COAT_SPREAD * (coat?.max_layer_mm ?? 0)) / 1000;
+}
+
+/** Grams to have at hand for a need in cm³, with what is lost on the way. */
+export function gramsFor(role: Role, need_cm3: number, material: MaterialClass): number {
+  const lost_pct = role === "adhesive" ? SQUEEZE_OUT_PCT : WASTE_PCT;
+  return need_cm3 * (1 + lost_pct / 100) * middle(material.density);
 }

@@ -1,5 +1,5 @@
-import type { ClassName, DamageKind, Family, Substrate } from "../catalogue";
-import type { BraceInput, BraceJoint, BraceKind } from "../join/brace.schema";
+import type { DamageKind, Family, Substrate } from "../catalogue";
+import type { BraceInput, BraceJoint } from "../join/brace.schema";
 import type { PressureFacts } from "../join/pressure.data";
 import type { SizedBrace } from "../join/sizing";
 import { sidesOf } from "../join/sizing";
@@ -48,24 +48,6 @@ export function braceQuestion(damage: Damage, material: Substrate): BraceInput |
 
 function asksOf<K extends DamageKind>(damage: DamageOf<K>): Omit<BraceInput, "material"> | undefined {
   return (ASKS[damage.kind as K] as ((d: DamageOf<K>) => Omit<BraceInput, "material">) | undefined)?.(damage);
-}
-
-/** Which kind of brace a class of the catalogue is. */
-const KIND_OF: Readonly<Record<string, BraceKind>> = {
-  "wood-dowel": "dowel",
-  "metal-pin": "pin",
-  "wood-spline": "spline",
-  "wood-cleat": "cleat",
-  "metal-wire": "wire",
-  "anchor-screw": "screw",
-  "backing-fabric": "patch",
-  "glass-fabric": "patch",
-  "plaster-bandage": "patch",
-};
-
-/** The brace that the chosen chain holds, as `brace` calls it. */
-export function braceKindOf(name: ClassName): BraceKind | undefined {
-  return KIND_OF[name];
 }
 
 /** What decides how the joint is pressed. */

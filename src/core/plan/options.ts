@@ -1,4 +1,4 @@
-import { middle, type Range, type Stance } from "../catalogue";
+import type { Range, Stance } from "../catalogue";
 import type { Shelf } from "../match/case";
 import type { Chain } from "../match/chains";
 import { reasonsOf } from "../match/judge";
@@ -9,7 +9,7 @@ import type { Damage } from "../survey/measures.data";
 import { OPTIONS, type OptionRow } from "../survey/options.data";
 import type { Survey } from "../survey/survey.schema";
 import { inSentence } from "../units";
-import { adhesiveNeed, WASTE_PCT } from "./batch";
+import { adhesiveNeed, coatNeed, gramsFor } from "./batch";
 import { matchInputOf } from "./matchInput";
 import { type PieceFacts, planOf } from "./plan";
 
@@ -78,20 +78,17 @@ function planWith(piece: PieceFacts, survey: Survey, damage: Damage, stance: Sta
 
 /** A brace is bought by the piece; about this much of it, g. */
 const BRACE_G = 20;
-/** A coat covers a margin around the loss. */
-const COAT_SPREAD = 4;
 
 /** What the material of a chain costs, low to high: grams times price a kilogram. */
 function costOf(chain: Chain, damage: Damage): Range {
   const loss = lossOf(damage);
   const cm3: Readonly<Record<string, number>> = {
     filler: loss.volume_cm3,
-    adhesive: adhesiveNeed(loss.joint_mm2),
+    adhesive: adhesiveNeed(loss),
     consolidant: (loss.opening_mm2 * 1) / 1000,
   };
   const ends = chain.links.map(({ role, row }): Range => {
-    const volume = cm3[role] ?? (loss.opening_mm2 * COAT_SPREAD * row.max_layer_mm) / 1000;
-    const grams = role === "brace" ? BRACE_G : volume * (1 + WASTE_PCT / 100) * middle(row.density);
+    const grams = role === "brace" ? BRACE_G : gramsFor(role, cm3[role] ?? coatNeed(loss, row), row);
     return [(grams / 1000) * row.price_eur_kg[0], (grams / 1000) * row.price_eur_kg[1]];
   });
   return [ends.reduce((sum, [low]) => sum + low, 0), ends.reduce((sum, [, high]) => sum + high, 0)];

@@ -226,7 +226,7 @@ describe("the batch", () => {
   });
 
   test("a joint takes one film between both faces", () => {
-    expect(adhesiveNeed(2000)).toBeCloseTo(0.1, 12);
+    expect(adhesiveNeed({ joint_mm2: 2000, film_mm: 0.1 })).toBeCloseTo(0.1, 12);
   });
 });
 

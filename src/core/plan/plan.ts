@@ -20,6 +20,7 @@ import { COATS_PLANNED, COLOUR_STEPS } from "../colour/steps.data";
 import { thicknessFactor } from "../cure/running";
 import { layers } from "../fill/layers";
 import { proposeProud } from "../fill/proud";
+import { braceOf } from "../join/decided";
 import { JOIN_STEPS } from "../join/steps.data";
 import { LADDER_ENDS, LADDER_STARTS } from "../level/plan.data";
 import { walk } from "../level/walk";
@@ -183,7 +184,12 @@ const PLANNERS: { readonly [S in Station]: (parts: Parts) => Draft } = {
   join: ({ facts, links, treatment, chosen: known }) => {
     if (known && links.adhesive === undefined && links.brace === undefined) return unneeded("nothing to join");
     const steps = arranged("join", stepsFor(JOIN_STEPS, facts), treatment);
-    return draft(sum(steps, "hands_min"), links.brace ? "braced" : "glued", referenceMinutes(facts.chain.adhesive, ["handle"]), steps);
+    return draft(
+      sum(steps, "hands_min"),
+      braceOf(facts).way === "none" ? "glued" : "braced",
+      referenceMinutes(facts.chain.adhesive, ["handle"]),
+      steps,
+    );
   },
   fill: ({ fill, chosen: known }) => {
     if (known && fill === undefined) return unneeded("nothing to fill");

@@ -96,8 +96,39 @@ describe("join", () => {
       "squeeze-out",
       "unclamp",
     ]);
-    expect(names(JOIN_STEPS, { chain: { adhesive: classRow("pva"), brace: classRow("wood-dowel") } })[0]).toBe("brace");
     expect(names(JOIN_STEPS)).toEqual([]);
+  });
+
+  test.each([
+    ["wood-dowel", ["drill", "brace", "spread"]],
+    ["wood-spline", ["slot", "brace", "spread"]],
+    ["backing-fabric", ["patch", "spread", "clamp"]],
+  ] as const)("%s begins with its own work", (brace, first) => {
+    expect(names(JOIN_STEPS, { chain: { adhesive: classRow("pva"), brace: classRow(brace) } }).slice(0, 3)).toEqual(first);
+  });
+
+  test("what was decided at the brace counts, not what the chain would have held", () => {
+    const chain = { adhesive: classRow("pva"), brace: classRow("wood-dowel") };
+    const work = (brace: string, of: StepFacts["chain"] = chain) =>
+      stepsFor(JOIN_STEPS, facts({ on: substrateRow("hardwood"), damage: "break-across", brace, chain: of }));
+    expect(work("none").map(({ step }) => step)).toEqual(["spread", "clamp", "check", "squeeze-out", "unclamp"]);
+    expect(work("spline")[0]).toMatchObject({ text: "Rout the slot for the spline, pass by pass", cautions: ["dust-wood"] });
+    expect(work("dowel")[1]?.text).toBe("Fit the wood dowel dry");
+    expect(work("cleat", { adhesive: classRow("hide-glue") }).at(-1)?.text).toBe("Glue the cleats across the crack from behind");
+  });
+
+  test("ceramic is drilled with diamond, wood with a block behind", () => {
+    const why = (substrate: Parameters<typeof substrateRow>[0]) =>
+      stepsFor(JOIN_STEPS, facts({ on: substrateRow(substrate), brace: "pin", chain: { adhesive: classRow("epoxy-slow") } }))[0];
+    expect(why("porcelain")).toMatchObject({ why: expect.stringContaining("under water in hard"), cautions: ["dust-mineral"] });
+    expect(why("softwood")).toMatchObject({ why: expect.stringContaining("block behind"), cautions: ["dust-wood"] });
+  });
+
+  test("a thin place is laid up from behind after the faces are wet, and nothing is drilled for it", () => {
+    const chain = { adhesive: classRow("pva"), brace: classRow("plaster-bandage") };
+    const steps = stepsFor(JOIN_STEPS, facts({ on: substrateRow("gypsum"), damage: "worn-thin", chain }));
+    expect(steps.map(({ step }) => step)).toEqual(["spread", "lay-up", "clamp", "check", "squeeze-out", "unclamp"]);
+    expect(steps[1]?.text).toBe("Lay up the plaster bandage from behind, layer by layer");
   });
 
   test("squeeze-out is wiped from what is smooth, left and sliced where it would go into pores", () => {

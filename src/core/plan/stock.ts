@@ -3,7 +3,7 @@ import type { Jar } from "../match/case";
 import type { Taken } from "../match/match.schema";
 import { chosen, materialTaken, type Treatment } from "../record/treatment";
 import { lossOf } from "../survey/loss";
-import { adhesiveNeed, layerNeed, WASTE_PCT } from "./batch";
+import { adhesiveNeed, coatNeed, gramsFor, layerNeed } from "./batch";
 import type { Plan } from "./plan";
 
 /** A jar, tube or bag. Grams; dates as `2026-10-07`. */
@@ -71,7 +71,7 @@ export function needsOf(of: { readonly id: string; readonly piece: string }, tre
   return links.flatMap(([role, taken]) => {
     const cm3 = NEED_CM3[role]?.(treatment, plan) ?? 0;
     if (cm3 <= 0) return [];
-    const grams = cm3 * (1 + WASTE_PCT / 100) * middle(materialTaken(taken).density);
+    const grams = gramsFor(role, cm3, materialTaken(taken));
     return [
       { treatment: of.id, piece: of.piece, role, class: taken.class, grams, ...(taken.product ? { product: taken.product.id } : {}) },
     ];
@@ -79,23 +79,20 @@ export function needsOf(of: { readonly id: string; readonly piece: string }, tre
 }
 
 const isOpen = (treatment: Treatment, station: "join" | "fill" | "colour") => treatment.stations[station] === undefined;
-/** A coat reaches past the loss on all sides. */
-const COAT_SPREAD = 4;
 
 function coatsToCome(role: "colour" | "topcoat"): (treatment: Treatment, plan: Plan) => number {
   return (treatment, { coats, facts, fill }) => {
     if (!isOpen(treatment, "colour") || !treatment.damage) return 0;
     const laid = Math.max(0, ...treatment.clocks.filter(({ body }) => body.kind === "coated").map(({ body }) => body.layer));
-    const film = facts.chain[role]?.max_layer_mm ?? 0;
-    const area = (fill?.loss ?? lossOf(treatment.damage)).opening_mm2 * COAT_SPREAD;
-    return (coats.filter((coat) => coat.role === role && coat.coat > laid).length * area * film) / 1000;
+    const each = coatNeed(fill?.loss ?? lossOf(treatment.damage), facts.chain[role]);
+    return coats.filter((coat) => coat.role === role && coat.coat > laid).length * each;
   };
 }
 
 const NEED_CM3: { readonly [R in Role]?: (treatment: Treatment, plan: Plan) => number } = {
   adhesive: (treatment) =>
     isOpen(treatment, "join") && treatment.damage && !treatment.clocks.some(({ body }) => body.kind === "clamped")
-      ? adhesiveNeed(lossOf(treatment.damage).joint_mm2)
+      ? adhesiveNeed(lossOf(treatment.damage))
       : 0,
   filler: (treatment, { fill }) => {
     if (!fill || !isOpen(treatment, "fill")) return 0;

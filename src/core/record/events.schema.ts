@@ -16,6 +16,8 @@ const GradeSchema = strict({ system: LadderSystem, grade: Type.Number({ exclusiv
 const minutes = () => Type.Optional(Type.Number({ minimum: 0, maximum: 10_000 }));
 const text = (maxLength = 4000) => Type.String({ minLength: 1, maxLength });
 const mm = () => Type.Number({ minimum: 0, maximum: 1000 });
+/** What a brace may be let into: the joints of `brace`, and a thin place that is backed. */
+const BRACED = [...BRACE_JOINTS, "worn-thin"] as const;
 
 /** A class is put to work and its clock starts: a batch mixed, a joint clamped, a coat laid. */
 const started = {
@@ -72,7 +74,7 @@ export const EventBody = tagged("kind", [
   event("form-chosen", { form: oneOf(FORM_NAMES), reason: Type.Optional(Type.String({ maxLength: 2000 })) }),
   /** The brace that is let in, or `none`; `reason` where it is not what was worked out. */
   event("braced", {
-    joint: oneOf(BRACE_JOINTS),
+    joint: oneOf(BRACED),
     brace: oneOf(BRACE_KINDS),
     size: Type.Record(Type.String({ maxLength: 40 }), Type.Number()),
     /** The load and lever that it was judged by, as typed; without a load, handling. */

@@ -1,4 +1,4 @@
-import type { DamageKind } from "../catalogue";
+import { type DamageKind, patchMargin } from "../catalogue";
 import { plain } from "../units";
 import type { Damage, DamageOf } from "./measures.data";
 import { volume } from "./volume";
@@ -16,16 +16,16 @@ export interface Loss {
   readonly gap_mm: number;
   /** Both faces of a joint, 0 where nothing is joined. */
   readonly joint_mm2: number;
+  /** How far those faces stay apart when they are pressed together: the film of glue. */
+  readonly film_mm: number;
   /** `34 × 11 × 6 mm` */
   readonly size: string;
 }
 
-type Shape = Omit<Loss, "volume_cm3" | "size"> & { readonly dims: readonly number[] };
+type Shape = Omit<Loss, "volume_cm3" | "size" | "film_mm"> & Partial<Pick<Loss, "film_mm">> & { readonly dims: readonly number[] };
 
 /** A joint that closes in the dry fit is still this wide, mm. */
 const CLOSED_GAP_MM = 0.1;
-/** A backing patch reaches this far past a tear on all sides, mm; trade practice. */
-const PATCH_MARGIN_MM = 15;
 
 /** Both faces of a broken section, and what stays open between them. */
 const broken = (length: number, width: number, gap: number): Shape => ({
@@ -34,8 +34,15 @@ const broken = (length: number, width: number, gap: number): Shape => ({
   opening_mm2: length * gap,
   gap_mm: gap > 0 ? gap : CLOSED_GAP_MM,
   joint_mm2: 2 * length * width,
+  film_mm: Math.max(gap, CLOSED_GAP_MM),
   dims: [length, width],
 });
+
+/** Both faces of a backing that reaches past a place on all sides. */
+function backed(length: number, width: number): number {
+  const past = 2 * patchMargin(Math.max(length, width));
+  return 2 * (length + past) * (width + past);
+}
 
 const area = (length: number, width: number, depth: number): Shape => ({
   solids: depth > 0 ? [{ shape: "sheet", area_mm2: length * width, depth }] : [],
@@ -90,7 +97,10 @@ const SHAPE: { readonly [K in DamageKind]: (damage: DamageOf<K>) => Shape } = {
     dims: [diameter_mm, depth_mm],
   }),
   shards: ({ break_length_mm, thickness_mm, gap_mm = 0 }) => broken(break_length_mm, thickness_mm, gap_mm),
-  "break-along": ({ slope_mm, width_mm, gap_mm = 0 }) => broken(slope_mm, width_mm, gap_mm),
+  "break-along": ({ slope_mm, width_mm, height_mm, gap_mm = 0 }) => ({
+    ...broken(Math.hypot(slope_mm, height_mm), width_mm, gap_mm),
+    dims: [slope_mm, width_mm, height_mm],
+  }),
   "break-across": ({ width_mm, height_mm, gap_mm = 0 }) => broken(width_mm, height_mm, gap_mm),
   crack: ({ length_mm, width_mm, depth_mm, closes }) => ({
     solids: [{ shape: "vGroove", length: length_mm, width: width_mm, depth: depth_mm }],
@@ -105,7 +115,7 @@ const SHAPE: { readonly [K in DamageKind]: (damage: DamageOf<K>) => Shape } = {
     depth_mm: lost_mm > 0 ? thickness_mm : 0,
     opening_mm2: length_mm * lost_mm,
     gap_mm: lost_mm > 0 ? lost_mm : CLOSED_GAP_MM,
-    joint_mm2: 2 * (length_mm + 2 * PATCH_MARGIN_MM) * (lost_mm + 2 * PATCH_MARGIN_MM),
+    joint_mm2: backed(length_mm, lost_mm),
     dims: [length_mm, thickness_mm],
   }),
   "veneer-lifted": ({ length_mm, width_mm }) => ({ ...area(length_mm, width_mm, 0), joint_mm2: 2 * length_mm * width_mm }),
@@ -136,7 +146,7 @@ const SHAPE: { readonly [K in DamageKind]: (damage: DamageOf<K>) => Shape } = {
     ...area(length_mm, width_mm, Math.max(0, target_mm - remaining_mm)),
     depth_mm: 0,
     gap_mm: CLOSED_GAP_MM,
-    joint_mm2: 2 * length_mm * width_mm,
+    joint_mm2: backed(length_mm, width_mm),
   }),
   stain: ({ length_mm, width_mm }) => area(length_mm, width_mm, 0),
 };
@@ -145,6 +155,7 @@ const SHAPE: { readonly [K in DamageKind]: (damage: DamageOf<K>) => Shape } = {
 export function lossOf(damage: Damage): Loss {
   const { dims, ...shape } = shapeOf(damage);
   return {
+    film_mm: CLOSED_GAP_MM,
     ...shape,
     volume_cm3: shape.solids.length > 0 ? volume({ solids: [...shape.solids] }).volume_cm3 : 0,
     size: `${dims.map((mm) => plain(mm, 2)).join(" × ")} mm`,

@@ -106,6 +106,15 @@ test("a chip's volume follows its shape: wedge half a block, shell π/4 of it", 
   expect(lossOf(chip).volume_cm3).toBeCloseTo(Math.PI / 4, 9);
 });
 
+test("the faces of a joint are its real ones: a slope of 40 over 30 mm is 50 mm long, a patch reaches past its tear", () => {
+  const slope = lossOf({ kind: "break-along", slope_mm: 40, width_mm: 20, height_mm: 30, gap_mm: 0.4 });
+  expect(slope).toMatchObject({ joint_mm2: 2 * 50 * 20, film_mm: 0.4, size: "40 × 20 × 30 mm" });
+  // 120 mm long: 15 mm all round; 200 mm long: a tenth of it
+  const tear = { kind: "tear", thickness_mm: 1, lost_mm: 5, flap: false, tension: false } as const;
+  expect(lossOf({ ...tear, length_mm: 120 })).toMatchObject({ joint_mm2: 2 * 150 * 35, film_mm: 0.1, gap_mm: 5 });
+  expect(lossOf({ ...tear, length_mm: 200 }).joint_mm2).toBe(2 * 240 * 45);
+});
+
 test("a tip is a cone, or blunt a frustum to half its base", () => {
   // cone: π/12 · 12² · 16 = 603.2 mm³; frustum to 6: π/12 · 16 · (144 + 72 + 36) = 1055.6 mm³
   expect(lossOf({ kind: "tip", base_mm: 12, length_mm: 16 }).volume_cm3).toBeCloseTo(0.6032, 4);

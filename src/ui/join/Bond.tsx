@@ -1,31 +1,32 @@
 import type { MaterialClass } from "@/core/catalogue";
 import { consistencyFor, type PressureFacts, pressureFor } from "@/core/join/pressure.data";
-import { bondBatch, lookTimes, SQUEEZE_OUT_PCT } from "@/core/plan/bond";
+import { SQUEEZE_OUT_PCT } from "@/core/plan/batch";
+import { bondBatch, lookTimes } from "@/core/plan/bond";
 import type { RunningCure } from "@/core/plan/clocks";
+import type { Loss } from "@/core/survey/loss";
 import { figure, formatMinutes, plain } from "@/core/units";
 import { useNow, useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
 
 interface Props {
   readonly adhesive: MaterialClass;
-  readonly joint_mm2: number;
-  readonly gap_mm: number;
+  readonly loss: Loss;
   readonly temp_C: number;
   readonly pressure: PressureFacts;
   readonly cure: RunningCure | undefined;
 }
 
 /** Adhesive for the real faces, how thick to make it, how to press it, and when to look again. */
-export function Bond({ adhesive, joint_mm2, gap_mm, temp_C, pressure, cure }: Props) {
-  const batch = bondBatch(joint_mm2, gap_mm, adhesive, temp_C);
-  const consistency = consistencyFor(gap_mm);
+export function Bond({ adhesive, loss, temp_C, pressure, cure }: Props) {
+  const batch = bondBatch(loss, adhesive, temp_C);
+  const consistency = consistencyFor(loss.film_mm);
   return (
     <>
       {batch && (
         <section aria-label="Adhesive for the joint" className="pt-2">
           <dl className="kv">
             <dt>
-              {figure(joint_mm2 / 100, 1)} cm² of faces, both sides, film {plain(batch.film_mm, 2)} mm
+              {figure(loss.joint_mm2 / 100, 1)} cm² of faces, both sides, film {plain(loss.film_mm, 2)} mm
             </dt>
             <dd>{figure(batch.need_cm3, 2)} cm³</dd>
             <dt>Squeeze-out and brush, + {SQUEEZE_OUT_PCT} %</dt>

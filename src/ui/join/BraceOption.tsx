@@ -1,30 +1,38 @@
+import { braceLabel } from "@/core/join/kinds.data";
 import type { SizedBrace } from "@/core/join/sizing";
-import { plain } from "@/core/units";
+import { figure, plain } from "@/core/units";
 import { Sign } from "../signs/Sign";
-import { BRACE_LABELS } from "./braceLabels";
 
 interface Props {
   readonly option: SizedBrace;
+  /** What it would reach, over what is asked. */
+  readonly safety: number;
+  readonly asks: number;
   readonly chosen: boolean;
   readonly choose: () => void;
 }
 
 /** One way to brace with its dimensions and their reasons, or why it does not fit and the largest that would. */
-export function BraceOption({ option: { kind, size, reasons, refused }, chosen, choose }: Props) {
+export function BraceOption({ option: { kind, size, reasons, refused }, safety, asks, chosen, choose }: Props) {
   return (
     <div className={`way ${chosen ? "chosen" : ""}`}>
       <div className="flex items-start justify-between gap-2">
-        <h3 className="text-[16px]">{BRACE_LABELS[kind]}</h3>
+        <h3 className="text-[16px]">{braceLabel(kind)}</h3>
         {refused ? (
           <Sign name="never">Refused</Sign>
         ) : chosen ? (
           <Sign name="done">Taken</Sign>
         ) : (
-          <button type="button" className="btn small" onClick={choose} aria-label={`Take: ${BRACE_LABELS[kind]}`}>
+          <button type="button" className="btn small" onClick={choose} aria-label={`Take: ${braceLabel(kind)}`}>
             Take
           </button>
         )}
       </div>
+      {!refused && (
+        <p className="text-[15px] leading-[20px]">
+          Safety <b>{figure(safety, 1)}</b> {safety < asks && `of ${asks} asked`}
+        </p>
+      )}
       <ul>
         {reasons.map((reason) => (
           <li key={reason} className="leading-[18px]">

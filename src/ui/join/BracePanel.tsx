@@ -2,7 +2,8 @@
 import { useState } from "react";
 import type { Hatch } from "@/core/catalogue";
 import { brace } from "@/core/join/brace";
-import type { BraceInput, BraceKind } from "@/core/join/brace.schema";
+import type { BraceInput, BraceKind, BraceResult } from "@/core/join/brace.schema";
+import { braceLabel } from "@/core/join/kinds.data";
 import { type SizedBrace, sizedFor } from "@/core/join/sizing";
 import { STRENGTHS } from "@/core/join/strengths.data";
 import { braceSketch } from "@/core/plan/braceQuestion";
@@ -15,7 +16,6 @@ import { Sign, type SignName } from "../signs/Sign";
 import { Sketch } from "../survey/Sketch";
 import { BraceOption } from "./BraceOption";
 import { BraceRecorder } from "./BraceRecorder";
-import { BRACE_LABELS } from "./braceLabels";
 import { Drilling } from "./Drilling";
 import { Router } from "./Router";
 import { SafetyBar } from "./SafetyBar";
@@ -43,8 +43,7 @@ export function BracePanel({ treatment, question, hatch, planned, recorded }: Pr
   const [picked, setPicked] = useState<BraceKind | undefined>(recorded?.brace ?? planned);
   const asked = askedWith(question, load, lever);
   const found = brace(asked);
-  const offered = found.options.map((each) => each.kind);
-  const kind = picked && (picked === "none" || offered.includes(picked)) ? picked : found.needed === "no" ? "none" : (offered[0] ?? "none");
+  const kind = shownOf(found, picked);
   const withPicked = kind === "none" ? found : brace({ ...asked, brace: kind });
   const option = found.options.find((each) => each.kind === kind);
   const [sign, word] = JUDGEMENTS[found.needed];
@@ -59,7 +58,7 @@ export function BracePanel({ treatment, question, hatch, planned, recorded }: Pr
             Safety {figure(found.safety_without, 1)} with glue alone
             {kind !== "none" && (
               <b>
-                , {figure(withPicked.safety_with, 1)} with the {BRACE_LABELS[kind].toLowerCase()}
+                , {figure(withPicked.safety_with, 1)} with the {braceLabel(kind).toLowerCase()}
               </b>
             )}
             ; {asks} is asked.
@@ -106,14 +105,33 @@ export function BracePanel({ treatment, question, hatch, planned, recorded }: Pr
       </div>
       <div className="ways">
         {[...sizedFor(asked), NONE].map((each) => (
-          <BraceOption key={each.kind} option={each} chosen={each.kind === kind} choose={() => setPicked(each.kind)} />
+          <BraceOption
+            key={each.kind}
+            option={each}
+            safety={each.kind === "none" ? found.safety_without : brace({ ...asked, brace: each.kind }).safety_with}
+            asks={asks}
+            chosen={each.kind === kind}
+            choose={() => setPicked(each.kind)}
+          />
         ))}
       </div>
       {option && kind === "spline" && <Router slot_mm={option.size.depth_mm ?? 0} />}
       {option && kind !== "none" && <Drilling size={option.size} treatment={treatment} />}
-      <BraceRecorder needed={found.needed} asked={asked} kind={kind} size={option?.size ?? {}} recorded={recorded} done={forget} />
+      <BraceRecorder
+        body={{ joint: asked.joint, brace: kind, size: { ...option?.size }, judged_by: loadOf(asked) }}
+        against={found.needed === (kind === "none" ? "yes" : "no")}
+        recorded={recorded}
+        done={forget}
+      />
     </section>
   );
+}
+
+/** What was picked while it is still offered; else what the figures speak for. */
+function shownOf({ needed, options }: BraceResult, picked: BraceKind | undefined): BraceKind {
+  const offered = options.map((each) => each.kind);
+  if (picked && (picked === "none" || offered.includes(picked))) return picked;
+  return needed === "no" ? "none" : (offered[0] ?? "none");
 }
 
 const NONE: SizedBrace = { kind: "none", size: {}, reasons: ["The piece stays whole; the glue line has to carry it."] };
@@ -128,6 +146,10 @@ function askedWith(question: BraceInput, load: string, lever: string): BraceInpu
     ...(force.ok && force.value > 0 && errorIn(load) === undefined ? { load_N: force.value } : {}),
     ...(arm.ok && arm.value > 0 && errorIn(lever) === undefined ? { lever_mm: arm.value } : {}),
   };
+}
+
+function loadOf({ load_N, lever_mm }: BraceInput): NonNullable<BodyOf<"braced">["judged_by"]> {
+  return { ...(load_N === undefined ? {} : { load_N }), ...(lever_mm === undefined ? {} : { lever_mm }) };
 }
 
 function errorIn(text: string): string | undefined {

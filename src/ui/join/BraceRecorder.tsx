@@ -1,38 +1,33 @@
 "use client";
-import type { BraceInput, BraceKind, BraceResult } from "@/core/join/brace.schema";
+import { braceLabel } from "@/core/join/kinds.data";
 import type { BodyOf } from "@/core/record/events.schema";
 import { useKept } from "../forms/kept";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
-import { BRACE_LABELS } from "./braceLabels";
 
 interface Props {
-  readonly needed: BraceResult["needed"];
-  readonly asked: BraceInput;
-  readonly kind: BraceKind;
-  readonly size: Readonly<Record<string, number>>;
+  readonly body: Omit<BodyOf<"braced">, "kind" | "reason">;
+  /** It goes against what was worked out. */
+  readonly against: boolean;
   readonly recorded: BodyOf<"braced"> | undefined;
   /** It is on record. */
-  readonly done: () => void;
+  readonly done?: () => void;
 }
 
 /** Writes what is let in, and by which load; against the figures it asks why, and that stays on record. */
-export function BraceRecorder({ needed, asked, kind, size, recorded, done }: Props) {
+export function BraceRecorder({ body, against, recorded, done }: Props) {
   const log = useLog();
   const [reason, setReason, forget] = useKept(`brace-reason:${log.treatment}`, recorded?.reason ?? "");
-  const overridden = (needed === "yes" && kind === "none") || (needed === "no" && kind !== "none");
-  const missing = overridden && reason.trim() === "";
-  const { joint, load_N, lever_mm } = asked;
-  const judged_by = { ...(load_N === undefined ? {} : { load_N }), ...(lever_mm === undefined ? {} : { lever_mm }) };
+  const missing = against && reason.trim() === "";
   const why = reason.trim() === "" ? {} : { reason: reason.trim() };
   const record = async () => {
-    if (!(await log.write({ kind: "braced", joint, brace: kind, size: { ...size }, judged_by, ...why }))) return;
+    if (!(await log.write({ kind: "braced", ...body, ...why }))) return;
     forget();
-    done();
+    done?.();
   };
   return (
     <div className="btn-row pt-2">
-      {overridden && (
+      {against && (
         <input
           className="txt w-[340px]"
           aria-label="Why against the figures"
@@ -43,10 +38,10 @@ export function BraceRecorder({ needed, asked, kind, size, recorded, done }: Pro
         />
       )}
       <button type="button" className="btn" disabled={log.busy || missing} onClick={() => void record()}>
-        {missing ? "Say why, against the figures" : `Record: ${BRACE_LABELS[kind].toLowerCase()}`}
+        {missing ? "Say why, against the figures" : `Record: ${braceLabel(body.brace).toLowerCase()}`}
       </button>
-      {recorded?.brace === kind && (
-        <OnRecord sized={sameFigures(recorded.size, size)} judged={sameFigures(recorded.judged_by, judged_by)} />
+      {recorded?.brace === body.brace && (
+        <OnRecord sized={sameFigures(recorded.size, body.size)} judged={sameFigures(recorded.judged_by, body.judged_by)} />
       )}
     </div>
   );

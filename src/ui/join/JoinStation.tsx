@@ -4,11 +4,11 @@ import type { ActName } from "@/core/cure/windows.data";
 import type { PressureFacts } from "@/core/join/pressure.data";
 import { CLAMP_STEP } from "@/core/join/steps.data";
 import type { Taken } from "@/core/match/match.schema";
-import { FILM_MM } from "@/core/plan/batch";
 import type { RunningCure } from "@/core/plan/clocks";
 import type { StationPlan } from "@/core/plan/plan";
 import { PLANNED_MIN } from "@/core/plan/planned.data";
 import { materialTaken, type StepMark, stepKey } from "@/core/record/treatment";
+import type { Loss } from "@/core/survey/loss";
 import type { Air } from "../frame/climate";
 import { Cautions } from "../stations/Cautions";
 import { ClockPanel } from "../stations/ClockPanel";
@@ -16,6 +16,7 @@ import { LeaveStation } from "../stations/LeaveStation";
 import { StartControl } from "../stations/StartControl";
 import { StepList } from "../stations/StepList";
 import { useLog } from "../treatment/TreatmentLog";
+import { Backing } from "./Backing";
 import { Bond } from "./Bond";
 import { BracePanel } from "./BracePanel";
 
@@ -26,18 +27,19 @@ interface Props {
   readonly done: boolean;
   readonly next: Parameters<typeof LeaveStation>[0]["next"];
   readonly adhesive: Taken | undefined;
-  readonly joint_mm2: number;
-  readonly gap_mm: number;
+  readonly loss: Loss;
   readonly pressure: PressureFacts;
   /** What a brace is asked for; absent = nothing is let in here. */
   readonly brace?: Omit<ComponentProps<typeof BracePanel>, "treatment">;
+  /** A thin place that is laid up from behind; absent = none. */
+  readonly backing?: Omit<ComponentProps<typeof Backing>, "temp_C">;
   readonly cure?: RunningCure;
   readonly acts: readonly ActName[];
   readonly air: Air;
 }
 
 /** Join: bond and clamp; the clock says when the clamps come off. */
-export function JoinStation({ treatment, plan, marks, done, next, adhesive, joint_mm2, gap_mm, pressure, brace, cure, acts, air }: Props) {
+export function JoinStation({ treatment, plan, marks, done, next, adhesive, loss, pressure, brace, backing, cure, acts, air }: Props) {
   const log = useLog();
   if (!plan.needed)
     return (
@@ -57,19 +59,11 @@ export function JoinStation({ treatment, plan, marks, done, next, adhesive, join
         <h2>Bond and clamp</h2>
         <StepList station="join" steps={plan.steps} marks={clamped} elsewhere={{ [CLAMP_STEP]: "starts the clock, right" }} />
         {brace && <BracePanel treatment={treatment} {...brace} />}
+        {backing && <Backing {...backing} temp_C={air.temp_C} />}
       </section>
       <aside className="dusty">
         <h2>{adhesive ? materialTaken(adhesive).name : "Brace"}</h2>
-        {adhesive && (
-          <Bond
-            adhesive={materialTaken(adhesive)}
-            joint_mm2={joint_mm2}
-            gap_mm={gap_mm}
-            temp_C={air.temp_C}
-            pressure={pressure}
-            cure={cure}
-          />
-        )}
+        {adhesive && <Bond adhesive={materialTaken(adhesive)} loss={loss} temp_C={air.temp_C} pressure={pressure} cure={cure} />}
         {adhesive && <Cautions of={[...materialTaken(adhesive).hazards, "clamp-force"]} />}
         {cure && <ClockPanel cure={cure} done={acts} temp_C={air.temp_C} />}
         {adhesive && (
@@ -84,7 +78,7 @@ export function JoinStation({ treatment, plan, marks, done, next, adhesive, join
                     kind: "clamped",
                     ...adhesive,
                     layer: (cure?.layer ?? 0) + 1,
-                    thickness_mm: FILM_MM,
+                    thickness_mm: loss.film_mm,
                     climate: { temp_C: air.temp_C, rh_pct: air.rh_pct },
                     hands_min: PLANNED_MIN.clamp,
                   },

@@ -184,7 +184,7 @@ function ObjectRow({ item, act, selected, select }: Row & { selected: boolean; s
         <Sign name={SIGNS[act.state]}>{actTime(act, now, (ms) => wall.when(ms, now))}</Sign>
       </td>
       <td className="hide-narrow whitespace-nowrap">{due ? wall.day(due) : "–"}</td>
-      <td className="num hide-narrow">{due && act.state !== "closed" ? <Slack days={(due - now) / DAY_MS} /> : "–"}</td>
+      <td className="num hide-narrow whitespace-nowrap">{due && act.state !== "closed" ? <Slack days={(due - now) / DAY_MS} /> : "–"}</td>
     </tr>
   );
 }

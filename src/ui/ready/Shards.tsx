@@ -146,7 +146,8 @@ function Order({
         </Sign>
       )}
       <p className="sub pt-1">
-        {joins_a_sitting === 1 ? "One join a sitting fits" : `${joins_a_sitting} joins a sitting fit`} into the open time.{" "}
+        {joins_a_sitting === 1 ? "One join of a group fits" : `${joins_a_sitting} joins of a group fit`} into the open time; groups that
+        don’t touch yet share a sitting, each with fresh glue.{" "}
         {proven ? "No order has fewer sittings." : "Found by halving; another order may have fewer sittings."}
       </p>
     </div>

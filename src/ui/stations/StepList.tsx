@@ -204,11 +204,11 @@ function StepActions({ station, step, mark, now }: Omit<StepProps, "number" | "e
         >
           Done
         </button>
+        <button type="button" className="link-btn" onClick={() => setSkipping(true)} aria-label={`Skip it: ${step.text}`}>
+          Skip it
+        </button>
       </div>
       {!valid && <p className="wrong-note">Enter minutes, 0 to 10 000.</p>}
-      <button type="button" className="link-btn" onClick={() => setSkipping(true)} aria-label={`Skip it: ${step.text}`}>
-        Skip it
-      </button>
     </div>
   );
 }

@@ -1,6 +1,9 @@
 import { type Hatch, type Substrate, substrateRow } from "@/core/catalogue";
-import { braceKindOf, braceQuestion, pressureFacts } from "@/core/plan/braceQuestion";
-import { actsDone, chosen, type Treatment } from "@/core/record/treatment";
+import { braceKindOf } from "@/core/join/kinds.data";
+import { layup } from "@/core/join/layup";
+import { braceQuestion, pressureFacts } from "@/core/plan/braceQuestion";
+import { thinPlaceOf } from "@/core/plan/thinPlace";
+import { actsDone, chosen, materialTaken, type Treatment } from "@/core/record/treatment";
 import { lossOf } from "@/core/survey/loss";
 import { JoinStation } from "@/ui/join/JoinStation";
 import { Earlier } from "../Earlier";
@@ -26,10 +29,10 @@ export default async function JoinPage({ params }: PageProps<"/treatments/[id]/j
         done={done}
         next={next}
         adhesive={chosen(treatment).adhesive}
-        joint_mm2={loss.joint_mm2}
-        gap_mm={loss.gap_mm}
-        pressure={pressureFacts(treatment.damage, on.family, treatment.survey?.body.survey.service.sprung === true, loss.gap_mm)}
+        loss={loss}
+        pressure={pressureFacts(treatment.damage, on.family, treatment.survey?.body.survey.service.sprung === true, loss.film_mm)}
         {...braceProps(treatment, record.substrate, on.hatch)}
+        {...layupProps(treatment, on.hatch)}
         acts={clock ? [...actsDone(treatment, clock)] : []}
         air={air}
         {...(cure ? { cure } : {})}
@@ -45,4 +48,15 @@ function braceProps(treatment: Treatment, substrate: Substrate, hatch: Hatch) {
   const { brace } = chosen(treatment);
   const planned = brace && braceKindOf(brace.class);
   return { brace: { question, hatch, ...(planned && { planned }), ...(treatment.brace && { recorded: treatment.brace.body }) } };
+}
+
+/** The backing of a thin place, where the chain holds one that is laid up. */
+function layupProps(treatment: Treatment, hatch: Hatch) {
+  const place = treatment.damage && thinPlaceOf(treatment.damage);
+  const { brace } = chosen(treatment);
+  const found = place && brace && layup(place, materialTaken(brace));
+  if (!found) return {};
+  return {
+    backing: { place, layup: found, material: materialTaken(brace), hatch, ...(treatment.brace && { recorded: treatment.brace.body }) },
+  };
 }
