@@ -53,7 +53,12 @@ test("a jar is weighed; from a page that is behind it is told, not overwritten",
   await behind.getByLabel("Left, g").fill("20");
   await late.getByRole("button", { name: "Save the jar" }).click();
   await expect(behind.getByText(/weighed in another window/)).toBeVisible();
-  await expect(page.getByText("box: 500 g of 800 g")).toBeVisible();
+  // theirs is shown, the field keeps what was typed, and saving again is meant
+  await expect(behind.getByText("box: 500 g of 800 g")).toBeVisible();
+  await expect(behind.getByLabel("Left, g")).toHaveValue("20");
+  await expect(behind.getByText(/weighed in another window/)).toBeVisible();
+  await late.getByRole("button", { name: "Save the jar" }).click();
+  await expect(behind.getByText("box: 20 g of 800 g")).toBeVisible();
 });
 
 test("a list with one wrong line is not taken in, says which, and may be taken without it", async ({ page }) => {

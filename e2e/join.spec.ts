@@ -146,7 +146,7 @@ test("a shell worn thin: layers of bandage counted, drawn, laid up as a step, an
   await expect(backing.getByText("6 layers, 6 mm")).toBeVisible();
   await expect(backing.getByText("6 layers of 1 mm: 5.4 mm are missing.")).toBeVisible();
   await expect(page.getByRole("img", { name: /^Drawing, seen from behind: 6 layers/ })).toBeVisible();
-  await expect(page.getByText("Lay up the plaster bandage from behind, layer by layer")).toBeVisible();
+  await expect(page.getByText("Lay up the plaster bandage from behind, layer by layer", { exact: true })).toBeVisible();
   await expect(brace(page)).toHaveCount(0);
   await expectAccessible(page);
   await page.getByRole("button", { name: "Record: backing patch" }).click();
@@ -159,10 +159,10 @@ test("what was decided at the brace decides the steps: a spline is routed, no br
   const treatment = await rail(page);
   await page.goto(`/treatments/${treatment}/join`);
   const steps = page.getByRole("list", { name: "Steps" });
-  await expect(steps.getByText("Drill for the wood dowel: pilot first, then size")).toBeVisible();
+  await expect(steps.getByText("Drill for the wood dowel: pilot first, then size", { exact: true })).toBeVisible();
   await page.getByRole("button", { name: "Take: Spline" }).click();
   await page.getByRole("button", { name: "Record: spline" }).click();
-  await expect(steps.getByText("Rout the slot for the spline, pass by pass")).toBeVisible();
+  await expect(steps.getByText("Rout the slot for the spline, pass by pass", { exact: true })).toBeVisible();
   await expect(steps.getByText(/^Drill for/)).toHaveCount(0);
 });
 

@@ -12,6 +12,6 @@ export const config = defineConfig({
   extensions: [Migrator],
   forceUtcTimezone: true,
   pool: { min: 0, max: 10 },
-  driverOptions: { connection: { connectionTimeoutMillis: 3000 } },
+  driverOptions: { connection: { connectionTimeoutMillis: 5000 } },
   migrations: { path: migrations, pathTs: migrations, glob: "!(*.d).{js,ts}", snapshot: false, emit: "ts", silent: true },
 });

@@ -16,7 +16,7 @@ export const tooLarge = (detail: string) => new WorkProblem(problem(413, "Too la
 
 const AWAY_CODES = ["ECONNREFUSED", "ECONNRESET", "ETIMEDOUT", "EPIPE", "57P01", "57P02", "57P03", "08006", "08001"];
 const AWAY_WORDS =
-  /ECONNREFUSED|ECONNRESET|Connection terminated|timeout exceeded when trying to connect|Timeout acquiring a connection|terminating connection|the database system is (starting up|shutting down)/i;
+  /ECONNREFUSED|ECONNRESET|Connection terminated|timeout expired|timeout exceeded when trying to connect|Timeout acquiring a connection|terminating connection|the database system is (starting up|shutting down)/i;
 
 /** Whether an error means that the database can't be reached, whatever layer wrapped it. */
 export function isAway(error: unknown): boolean {

@@ -20,17 +20,13 @@ const STEEL_BRACE = 190;
  * Safety = strength over stress; needed under the safety that the material asks, not needed from 1.5 times it on.
  */
 export function brace(input: BraceInput): BraceResult {
-  const sides = sidesOf(input);
   const strength = STRENGTHS[input.material];
-  const load = loadOf(input, sides);
-  const line = jointStrength(input, sides, strength);
-  const stress = load.moment > 0 ? load.moment / modulus(sides) : load.force / areaOf(sides);
+  const { line, stress, said } = strainOf(input);
   const without = safety(line, stress);
   const sized = sizedFor(input);
   const wanted = input.brace === undefined ? sized.find(({ refused }) => !refused) : sizeOf(input.brace, input);
-  const carried = wanted && !wanted.refused ? braceMoment(wanted, sides) : 0;
-  const withIt = safety(line + carried / modulus(sides), stress);
-  const needed = neededBy(input.joint, without, strength.asks);
+  const withIt = wanted ? safetyWith(wanted, input) : without;
+  const needed = neededBy(input);
   return {
     needed,
     safety_without: without,
@@ -38,10 +34,25 @@ export function brace(input: BraceInput): BraceResult {
     options: [...optionsOf(sized), ...(needed === "yes" ? [] : [NONE])],
     basis: {
       formula: "safety = strength of the glue line at its grain angle (Hankinson) over M/W or F/A",
-      source: `${strength.source}; asked safety ${strength.asks}; ${load.said}; low ends of published ranges, a well-wetted joint, no fatigue`,
+      source: `${strength.source}; asked safety ${strength.asks}; ${said}; low ends of published ranges, a well-wetted joint, no fatigue`,
     },
-    warnings: [...warningsOf(input, sized), ...weakWarnings(wanted, withIt, strength.asks, needed)],
+    warnings: braceWarnings(input, wanted),
   };
+}
+
+/** Safety at the break with a brace let in, in the size that it has; without what it adds where it does not fit. */
+export function safetyWith(sized: SizedBrace, input: BraceInput): number {
+  const { line, stress } = strainOf(input);
+  const sides = sidesOf(input);
+  return safety(line + (sized.refused ? 0 : braceMoment(sized, sides) / modulus(sides)), stress);
+}
+
+/** What the glue line stands and what it has to, N/mm², and the load in words. */
+function strainOf(input: BraceInput): { readonly line: number; readonly stress: number; readonly said: string } {
+  const sides = sidesOf(input);
+  const { moment, force, said } = loadOf(input, sides);
+  const stress = moment > 0 ? moment / modulus(sides) : force / areaOf(sides);
+  return { line: jointStrength(input, sides, STRENGTHS[input.material]), stress, said };
 }
 
 const NONE: BraceResult["options"][number] = { kind: "none", size: {}, reasons: ["The glue line carries it: leave the piece whole."] };
@@ -107,8 +118,10 @@ const ALWAYS: readonly BraceJoint[] = ["tear"];
 const OPTIONAL_FROM = 1;
 const NOT_NEEDED_FROM = 1.5;
 
-function neededBy(joint: BraceJoint, found: number, asks: number): BraceResult["needed"] {
-  if (ALWAYS.includes(joint) || found < asks * OPTIONAL_FROM) return "yes";
+function neededBy(input: BraceInput): BraceResult["needed"] {
+  const { line, stress } = strainOf(input);
+  const [found, { asks }] = [safety(line, stress), STRENGTHS[input.material]];
+  if (ALWAYS.includes(input.joint) || found < asks * OPTIONAL_FROM) return "yes";
   return found < asks * NOT_NEEDED_FROM ? "optional" : "no";
 }
 
@@ -116,23 +129,29 @@ function optionsOf(sized: readonly SizedBrace[]): BraceResult["options"] {
   return sized.filter(({ refused }) => !refused).map(({ kind, size, reasons }) => ({ kind, size: { ...size }, reasons: [...reasons] }));
 }
 
-function warningsOf({ load_N = 0 }: BraceInput, sized: readonly SizedBrace[]): Warning[] {
-  const refer: Warning[] =
-    load_N >= PERSON_N
-      ? [
-          {
-            code: "refer",
-            message: `${plain(load_N)} N may be a person: never trust a repair with that. Refer it to someone licensed for structural work.`,
-          },
-        ]
-      : [];
-  const unfit = sized.filter(({ refused }) => refused).map(({ kind, reasons }) => ({ code: `no-${kind}`, message: reasons.join(" ") }));
-  return [...refer, ...unfit];
+/** What to mind with a brace let in, in the size that it has: people, kinds that do not fit, and what stays under what is asked. */
+export function braceWarnings(input: BraceInput, taken: SizedBrace | undefined): Warning[] {
+  return [...referWarnings(input), ...unfitWarnings(input), ...weakWarnings(input, taken)];
+}
+
+function referWarnings({ load_N = 0 }: BraceInput): Warning[] {
+  if (load_N < PERSON_N) return [];
+  const message = `${plain(load_N)} N may be a person: never trust a repair with that. Refer it to someone licensed for structural work.`;
+  return [{ code: "refer", message }];
+}
+
+function unfitWarnings(input: BraceInput): Warning[] {
+  return sizedFor(input)
+    .filter(({ refused }) => refused)
+    .map(({ kind, reasons }) => ({ code: `no-${kind}`, message: reasons.join(" ") }));
 }
 
 /** A brace that is let in and still does not reach what is asked must not be trusted silently. */
-function weakWarnings(wanted: SizedBrace | undefined, reached: number, asks: number, needed: BraceResult["needed"]): Warning[] {
-  if (needed !== "yes" || !wanted || wanted.refused || reached >= asks) return [];
-  const held = `Even with the ${wanted.kind} the safety is ${plain(reached, 1)} of ${asks}`;
+function weakWarnings(input: BraceInput, taken: SizedBrace | undefined): Warning[] {
+  const { asks } = STRENGTHS[input.material];
+  if (!taken || taken.refused || taken.kind === "none") return [];
+  const reached = safetyWith(taken, input);
+  if (reached >= asks || neededBy(input) !== "yes") return [];
+  const held = `Even with the ${taken.kind} the safety is ${plain(reached, 1)} of ${asks}`;
   return [{ code: "still-weak", message: `${held}: take another brace, ask less of the piece, or refer it.` }];
 }

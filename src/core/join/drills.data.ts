@@ -11,13 +11,16 @@ export type DrillSet = "metric" | "inch";
 /** Halves of a millimetre from 1 to 13, as sets are sold (DIN 338). */
 const METRIC: readonly Drill[] = Array.from({ length: 25 }, (_, i) => ({ label: `${plain(1 + i / 2)} mm`, mm: 1 + i / 2 }));
 
-/** Sixty-fourths of an inch from 1/16 to 1/2 (ASME B94.11M), each by its shortest fraction. */
-const INCH: readonly Drill[] = Array.from({ length: 29 }, (_, i) => {
-  const [top, bottom] = shortest(4 + i, 64);
-  return { label: `${top}/${bottom} in`, mm: ((4 + i) / 64) * MM_PER_INCH };
-});
+/** Sixty-fourths of an inch from 1/16 to 1/2 (ASME B94.11M). */
+const INCH: readonly Drill[] = Array.from({ length: 29 }, (_, i) => inch(4 + i));
 
 export const DRILL_SETS: Readonly<Record<DrillSet, readonly Drill[]>> = { metric: METRIC, inch: INCH };
+
+/** So many sixty-fourths of an inch, by their shortest fraction. */
+export function inch(sixtyFourths: number): Drill {
+  const [top, bottom] = shortest(sixtyFourths, 64);
+  return { label: bottom === 1 ? `${top} in` : `${top}/${bottom} in`, mm: (sixtyFourths / 64) * MM_PER_INCH };
+}
 
 function shortest(top: number, bottom: number): [number, number] {
   return top % 2 === 0 && bottom > 1 ? shortest(top / 2, bottom / 2) : [top, bottom];

@@ -32,7 +32,8 @@ export function safeWall(across: number, material: BraceInput["material"]): numb
 /** The glue film around a dowel or pin takes this much in the hole. */
 const GLUE_ROOM_MM = 0.2;
 
-type Sizer = (input: BraceInput, sides: Sides) => SizedBrace;
+/** Sizes a brace for a section; `given` is the thickness of a rod that is at hand, in place of the one worked out. */
+type Sizer = (input: BraceInput, sides: Sides, given?: number) => SizedBrace;
 
 /** Which braces a joint in a material may have, the likeliest first. */
 const FITTING: ReadonlyArray<{
@@ -67,10 +68,11 @@ export function sizedFor(input: BraceInput): SizedBrace[] {
 const largestOf = (mm: number): SizedBrace["size"] => (mm > 0 ? { largest_mm: mm } : {});
 
 /** A dowel or pin: about a third of the section, at most half, two and a half diameters deep on each side past any crack. */
-function rod(kind: "dowel" | "pin", share: number, smallest: number, input: BraceInput, sides: Sides): SizedBrace {
+function rod(kind: "dowel" | "pin", share: number, smallest: number, input: BraceInput, sides: Sides, given?: number): SizedBrace {
   const across = Math.min(sides.width, sides.height);
   const largest = across - 2 * safeWall(across, input.material) - GLUE_ROOM_MM;
-  const diameter = Math.min(across * share, across / 2, largest);
+  const most = Math.min(across / 2, largest);
+  const diameter = given ?? Math.min(across * share, most);
   if (diameter < smallest)
     return {
       kind,
@@ -86,6 +88,7 @@ function rod(kind: "dowel" | "pin", share: number, smallest: number, input: Brac
     kind,
     size: {
       diameter_mm: diameter,
+      most_mm: most,
       length_mm: 2 * embed,
       embed_mm: embed,
       hole_mm: diameter + GLUE_ROOM_MM,
@@ -169,10 +172,11 @@ function cleat({ crack_length_mm = 0, section }: BraceInput): SizedBrace {
 }
 
 /** A core in the middle of a build-up, with cover on all sides. */
-function wire(input: BraceInput, sides: Sides): SizedBrace {
+function wire(input: BraceInput, sides: Sides, given?: number): SizedBrace {
   const across = Math.min(sides.width, sides.height);
   const cover = safeWall(across, input.material);
-  const diameter = Math.min(across / 6, across - 2 * cover);
+  const most = across - 2 * cover;
+  const diameter = given ?? Math.min(across / 6, most);
   if (diameter < 0.5)
     return {
       kind: "wire",
@@ -185,6 +189,7 @@ function wire(input: BraceInput, sides: Sides): SizedBrace {
     kind: "wire",
     size: {
       diameter_mm: diameter,
+      most_mm: most,
       out_mm: out,
       embed_mm: 5 * diameter,
       length_mm: out + 5 * diameter,
@@ -192,16 +197,21 @@ function wire(input: BraceInput, sides: Sides): SizedBrace {
       hole_mm: diameter + GLUE_ROOM_MM,
     },
     reasons: [
-      `${plain(diameter)} mm: a sixth of the section, so that ${plain((across - diameter) / 2)} mm of build-up cover it.`,
+      `${plain(diameter)} mm: a sixth of the section.`,
+      `${plain((across - diameter) / 2)} mm of build-up cover it all round.`,
       `${plain(5 * diameter)} mm in sound material, and short of the tip by ${plain(cover)} mm.`,
       "Stainless: rust comes through gypsum and paint.",
     ],
   };
 }
 
-function screw(input: BraceInput, sides: Sides): SizedBrace {
+/** The thickest screw that a build-up takes, mm. */
+const MOST_SCREW_MM = 6;
+
+function screw(input: BraceInput, sides: Sides, given?: number): SizedBrace {
   const across = Math.min(sides.width, sides.height);
-  const diameter = Math.min(across / 4, 6);
+  const most = Math.min(across / 3, MOST_SCREW_MM);
+  const diameter = given ?? Math.min(across / 4, MOST_SCREW_MM);
   if (diameter < 2)
     return {
       kind: "screw",
@@ -214,6 +224,7 @@ function screw(input: BraceInput, sides: Sides): SizedBrace {
     kind: "screw",
     size: {
       diameter_mm: diameter,
+      most_mm: most,
       length_mm: out + 6 * diameter,
       embed_mm: 6 * diameter,
       out_mm: out,
@@ -243,8 +254,8 @@ function patch({ crack_length_mm = 0 }: BraceInput, { width, height }: Sides): S
 }
 
 const SIZERS: Readonly<Record<BraceKind, Sizer>> = {
-  dowel: (input, sides) => rod("dowel", 1 / 3, 3, input, sides),
-  pin: (input, sides) => rod("pin", 1 / 4, 1, input, sides),
+  dowel: (input, sides, given) => rod("dowel", 1 / 3, 3, input, sides, given),
+  pin: (input, sides, given) => rod("pin", 1 / 4, 1, input, sides, given),
   spline,
   cleat,
   wire,
@@ -253,7 +264,7 @@ const SIZERS: Readonly<Record<BraceKind, Sizer>> = {
   none: () => ({ kind: "none", size: {}, reasons: ["The glue line carries it."] }),
 };
 
-/** A brace by name, sized for a joint whether or not it would be offered there. */
-export function sizeOf(kind: BraceKind, input: BraceInput): SizedBrace {
-  return SIZERS[kind](input, sidesOf(input));
+/** A brace by name, sized for a joint whether or not it would be offered there; `given` is the rod that is at hand, mm. */
+export function sizeOf(kind: BraceKind, input: BraceInput, given?: number): SizedBrace {
+  return SIZERS[kind](input, sidesOf(input), given);
 }

@@ -115,7 +115,7 @@ export function Cabinet({ products, needs, goingOff, now, selected }: Props) {
           </table>
         )}
       </section>
-      {side && <ProductSide key={`${side.product.id} ${side.product.version}`} row={side} />}
+      {side && <ProductSide key={side.product.id} row={side} />}
     </div>
   );
 }

@@ -1,20 +1,16 @@
 "use client";
-import { useRouter } from "next/navigation";
 import { useRef, useState } from "react";
-import { useForm } from "react-hook-form";
 import { classRow } from "@/core/catalogue";
-import type { StockLot } from "@/core/plan/stock";
-import type { Problem } from "@/core/problem";
+import type { StockLot, StockProduct } from "@/core/plan/stock";
 import { formatDate, formatGrams, inSentence } from "@/core/units";
 import { send } from "../forms/send";
 import { useRemove } from "../frame/Undo";
-import { errorsByPath } from "../objects/PieceFields";
 import { HatchSwatch } from "../signs/Hatches";
-import { Sign } from "../signs/Sign";
 import type { ProductRow } from "./columns";
 import { FigureBars } from "./FigureBars";
 import { LotFields, ProductFields } from "./ProductFields";
-import { EMPTY_LOT, type Errors, type LotForm, lotForm, type ProductForm, productForm, readLot, readProduct } from "./productForm";
+import { EMPTY_LOT, type LotForm, type LotValue, lotForm, productForm, readLot, readProduct } from "./productForm";
+import { SideForm, type SideFormProps } from "./SideForm";
 
 /** The selected product: its figures against its class's, its jars, and who wants it. */
 export function ProductSide({ row }: { row: ProductRow }) {
@@ -35,7 +31,7 @@ export function ProductSide({ row }: { row: ProductRow }) {
           </p>
         </div>
       </div>
-      {editing ? <EditProduct row={row} close={() => setEditing(false)} /> : <FigureBars product={product} />}
+      {editing ? <EditProduct product={product} close={() => setEditing(false)} /> : <FigureBars product={product} />}
       {!editing && (
         <button type="button" className="btn small mt-2" onClick={() => setEditing(true)}>
           Change name or figures
@@ -43,7 +39,7 @@ export function ProductSide({ row }: { row: ProductRow }) {
       )}
       <h3 className="rule mt-4 pt-2">Jars</h3>
       {product.lots.map((lot) => (
-        <Jar key={`${lot.id} ${lot.version}`} lot={lot} />
+        <Jar key={lot.id} lot={lot} />
       ))}
       {adding ? (
         <AddJar product={product.id} close={() => setAdding(false)} />
@@ -102,6 +98,7 @@ function Jar({ lot }: { lot: StockLot }) {
       </div>
       {open && (
         <JarForm
+          name={`jar:${lot.id}`}
           start={lotForm(lot)}
           save={(value) => send("PUT", `/api/cabinet/lots/${lot.id}`, { version: lot.version, ...value })}
           close={() => setOpen(false)}
@@ -115,6 +112,7 @@ function AddJar({ product, close }: { product: string; close: () => void }) {
   const id = useRef<string>(undefined);
   return (
     <JarForm
+      name={`new-jar:${product}`}
       start={{ ...EMPTY_LOT, label: "" }}
       save={(value) => {
         id.current ??= crypto.randomUUID();
@@ -125,83 +123,25 @@ function AddJar({ product, close }: { product: string; close: () => void }) {
   );
 }
 
-interface JarFormProps {
-  readonly start: LotForm;
-  readonly save: (value: Omit<StockLot, "id" | "version">) => ReturnType<typeof send>;
-  readonly close: () => void;
-}
-
-function JarForm({ start, save, close }: JarFormProps) {
-  const router = useRouter();
-  const form = useForm<LotForm>({ defaultValues: start });
-  const [errors, setErrors] = useState<Errors>({});
-  const [problem, setProblem] = useState<Problem>();
-  const submit = form.handleSubmit(async (values) => {
-    const read = readLot(values);
-    setErrors(read.ok ? {} : read.errors);
-    if (!read.ok) return;
-    const sent = await save(read.value);
-    setProblem(sent.ok ? undefined : sent.problem);
-    if (!sent.ok) setErrors(errorsByPath(sent.problem.errors));
-    if (sent.ok) close();
-    if (sent.ok || sent.problem.status === 409) router.refresh();
-  });
+function JarForm(props: Pick<SideFormProps<LotForm, LotValue>, "name" | "start" | "save" | "close">) {
   return (
-    <form className="grid gap-2 pt-2" onSubmit={submit} noValidate>
-      <LotFields form={form} errors={errors} />
-      <Trouble problem={problem} />
-      <div className="btn-row">
-        <button type="submit" className="btn small">
-          Save the jar
-        </button>
-        <button type="button" className="link-btn" onClick={close}>
-          Leave it as it was
-        </button>
-      </div>
-    </form>
+    <SideForm {...props} read={readLot} button="Save the jar">
+      {(form, errors) => <LotFields form={form} errors={errors} />}
+    </SideForm>
   );
 }
 
-function EditProduct({ row, close }: { row: ProductRow; close: () => void }) {
-  const { product } = row;
-  const router = useRouter();
-  const form = useForm<ProductForm>({ defaultValues: productForm(product) });
-  const [errors, setErrors] = useState<Errors>({});
-  const [problem, setProblem] = useState<Problem>();
-  const name = form.watch("class");
-  const submit = form.handleSubmit(async (values) => {
-    const read = readProduct(values);
-    setErrors(read.ok ? {} : read.errors);
-    if (!read.ok) return;
-    const sent = await send("PUT", `/api/cabinet/products/${product.id}`, { version: product.version, ...read.value });
-    setProblem(sent.ok ? undefined : sent.problem);
-    if (!sent.ok) setErrors(errorsByPath(sent.problem.errors));
-    if (sent.ok) close();
-    if (sent.ok || sent.problem.status === 409) router.refresh();
-  });
+function EditProduct({ product, close }: { product: StockProduct; close: () => void }) {
   return (
-    <form className="grid gap-2" onSubmit={submit} noValidate>
-      <ProductFields form={form} errors={errors} name={name} />
-      <Trouble problem={problem} />
-      <div className="btn-row">
-        <button type="submit" className="btn small">
-          Save the product
-        </button>
-        <button type="button" className="link-btn" onClick={close}>
-          Leave it as it was
-        </button>
-      </div>
-    </form>
-  );
-}
-
-function Trouble({ problem }: { problem: Problem | undefined }) {
-  if (!problem) return null;
-  return (
-    <div role="alert">
-      <Sign name="never" wrap>
-        {problem.title}. {problem.detail}
-      </Sign>
-    </div>
+    <SideForm
+      name={`product:${product.id}`}
+      start={productForm(product)}
+      read={readProduct}
+      save={(value) => send("PUT", `/api/cabinet/products/${product.id}`, { version: product.version, ...value })}
+      button="Save the product"
+      close={close}
+    >
+      {(form, errors) => <ProductFields form={form} errors={errors} name={form.watch("class")} />}
+    </SideForm>
   );
 }

@@ -23,7 +23,7 @@ export interface LotForm {
 export const EMPTY_LOT: LotForm = { label: "1", size_g: "", left_g: "", opened: "", expires: "", price_eur: "" };
 
 export type Errors = Readonly<Record<string, string>>;
-type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly errors: Errors };
+export type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly errors: Errors };
 
 export function productForm({ class: name, name: called, figures }: StockProduct): ProductForm {
   const typed = FIGURE_ROWS.flatMap(({ figure }) => (figures[figure] ? [[figure, rangeWords(figures[figure])]] : []));

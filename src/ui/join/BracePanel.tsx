@@ -1,9 +1,10 @@
 "use client";
 import { useState } from "react";
 import type { Hatch } from "@/core/catalogue";
-import { brace } from "@/core/join/brace";
+import { brace, braceWarnings, safetyWith } from "@/core/join/brace";
 import type { BraceInput, BraceKind, BraceResult } from "@/core/join/brace.schema";
 import { braceLabel } from "@/core/join/kinds.data";
+import { asSold } from "@/core/join/rods";
 import { type SizedBrace, sizedFor } from "@/core/join/sizing";
 import { STRENGTHS } from "@/core/join/strengths.data";
 import { braceSketch } from "@/core/plan/braceQuestion";
@@ -19,6 +20,7 @@ import { BraceRecorder } from "./BraceRecorder";
 import { Drilling } from "./Drilling";
 import { Router } from "./Router";
 import { SafetyBar } from "./SafetyBar";
+import { useToolDrawer } from "./toolDrawer";
 
 interface Props {
   readonly treatment: string;
@@ -44,8 +46,10 @@ export function BracePanel({ treatment, question, hatch, planned, recorded }: Pr
   const asked = askedWith(question, load, lever);
   const found = brace(asked);
   const kind = shownOf(found, picked);
-  const withPicked = kind === "none" ? found : brace({ ...asked, brace: kind });
-  const option = found.options.find((each) => each.kind === kind);
+  const tools = useToolDrawer();
+  const options = [...sizedFor(asked).map((each) => asSold(each, asked, tools.drawer.set)), NONE];
+  const option = options.find((each) => each.kind === kind) ?? NONE;
+  const reached = safetyWith(option, asked);
   const [sign, word] = JUDGEMENTS[found.needed];
   const { asks } = STRENGTHS[question.material];
   return (
@@ -58,12 +62,12 @@ export function BracePanel({ treatment, question, hatch, planned, recorded }: Pr
             Safety {figure(found.safety_without, 1)} with glue alone
             {kind !== "none" && (
               <b>
-                , {figure(withPicked.safety_with, 1)} with the {braceLabel(kind).toLowerCase()}
+                , {figure(reached, 1)} with the {braceLabel(kind).toLowerCase()}
               </b>
             )}
             ; {asks} is asked.
           </p>
-          <SafetyBar without={found.safety_without} withIt={withPicked.safety_with} asks={asks} />
+          <SafetyBar without={found.safety_without} withIt={reached} asks={asks} />
           <div className="mt-2 grid gap-1">
             <NumberField
               name="load_N"
@@ -84,7 +88,7 @@ export function BracePanel({ treatment, question, hatch, planned, recorded }: Pr
               note="from the break to the load"
             />
           </div>
-          {withPicked.warnings.map(({ code, message }) => (
+          {braceWarnings(asked, option).map(({ code, message }) => (
             <Sign key={code} name={code === "refer" ? "never" : "soon"} wrap>
               {message}
             </Sign>
@@ -93,7 +97,7 @@ export function BracePanel({ treatment, question, hatch, planned, recorded }: Pr
             {found.basis.formula}. {found.basis.source}.
           </p>
         </div>
-        {option && kind !== "none" && (
+        {kind !== "none" && (
           <Sketch
             drawing={braceSketch(asked, option)}
             hatch={hatch}
@@ -104,21 +108,21 @@ export function BracePanel({ treatment, question, hatch, planned, recorded }: Pr
         )}
       </div>
       <div className="ways">
-        {[...sizedFor(asked), NONE].map((each) => (
+        {options.map((each) => (
           <BraceOption
             key={each.kind}
             option={each}
-            safety={each.kind === "none" ? found.safety_without : brace({ ...asked, brace: each.kind }).safety_with}
+            safety={safetyWith(each, asked)}
             asks={asks}
             chosen={each.kind === kind}
             choose={() => setPicked(each.kind)}
           />
         ))}
       </div>
-      {option && kind === "spline" && <Router slot_mm={option.size.depth_mm ?? 0} />}
-      {option && kind !== "none" && <Drilling size={option.size} treatment={treatment} />}
+      {kind === "spline" && <Router slot_mm={option.size.depth_mm ?? 0} tools={tools} />}
+      <Drilling size={option.size} treatment={treatment} tools={tools} />
       <BraceRecorder
-        body={{ joint: asked.joint, brace: kind, size: { ...option?.size }, judged_by: loadOf(asked) }}
+        body={{ joint: asked.joint, brace: kind, size: { ...option.size }, judged_by: loadOf(asked) }}
         against={found.needed === (kind === "none" ? "yes" : "no")}
         recorded={recorded}
         done={forget}

@@ -5,13 +5,13 @@ import { DRILL_SETS } from "@/core/join/drills.data";
 import type { SizedBrace } from "@/core/join/sizing";
 import { plain } from "@/core/units";
 import { Segmented } from "../forms/Segmented";
-import { useToolDrawer } from "./toolDrawer";
+import type { ToolDrawer } from "./toolDrawer";
 
 const HOLE_LABELS: Readonly<Record<Hole["hole"], string>> = { pilot: "Pilot", hole: "Hole" };
 
 /** Nearest drills of the set one owns, and the card to lay the bit against; nothing where no hole is drilled. */
-export function Drilling({ size, treatment }: { size: SizedBrace["size"]; treatment: string }) {
-  const { drawer, drills, change } = useToolDrawer();
+export function Drilling({ size, treatment, tools }: { size: SizedBrace["size"]; treatment: string; tools: ToolDrawer }) {
+  const { drawer, drills, change } = tools;
   const { holes, depth_mm } = drillingOf(size, drills);
   if (holes.length === 0) return null;
   const query = new URLSearchParams({

@@ -3,14 +3,13 @@ import { routerPasses } from "@/core/join/routing";
 import { plain } from "@/core/units";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
-import { useToolDrawer } from "./toolDrawer";
+import type { ToolDrawer } from "./toolDrawer";
 
 /** Widest jig and bit that are believed. */
 const MOST_MM = 100;
 
 /** How far the bit stands out, and pass by pass on which riser; the jig and the bit are those of this shop. */
-export function Router({ slot_mm }: { slot_mm: number }) {
-  const { drawer, change } = useToolDrawer();
+export function Router({ slot_mm, tools: { drawer, change } }: { slot_mm: number; tools: ToolDrawer }) {
   const [jig, bit] = [sizeIn(drawer.jig_mm), sizeIn(drawer.bit_mm)];
   return (
     <section aria-label="Router" className="pt-3">

@@ -13,12 +13,14 @@ interface Drawer {
 
 const START: Drawer = { set: "metric", missing: [], jig_mm: "12", bit_mm: "6" };
 
-/** Drills and router as they lie in this shop's drawer; kept on this device. */
-export function useToolDrawer(): {
+export interface ToolDrawer {
   readonly drawer: Drawer;
   readonly drills: readonly Drill[];
   readonly change: (to: Partial<Drawer>) => void;
-} {
+}
+
+/** Drills and router as they lie in this shop's drawer; kept on this device. */
+export function useToolDrawer(): ToolDrawer {
   const [kept, keep] = useKept<Partial<Drawer>>("drills", START);
   const drawer = { ...START, ...kept };
   return {
