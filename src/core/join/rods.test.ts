@@ -21,12 +21,16 @@ test("a third of 32 mm is 10.7: the dowel sold nearest is 10, set 25 mm deep in 
   const { size, reasons } = sold(RAIL, "dowel");
   expect(size).toMatchObject({ diameter_mm: 10, embed_mm: 25, hole_mm: 10.2 });
   expect(size.wall_mm).toBeCloseTo((32 - 10.2) / 2, 9);
-  expect(reasons[0]).toBe("Take 10 mm: sold nearest to the 10.7 mm worked out, 0.7 mm thinner.");
+  expect(reasons[0]).toBe("Take 10 mm: sold nearest, 0.7 mm thinner; worked out are 10.7 mm.");
   expect(drillingOf(size, DRILL_SETS.metric).holes.at(-1)?.found?.drill.label).toBe("10.5 mm");
 });
 
 test("in inches it is 7/16, 11.1 mm, which half the section still takes", () => {
   expect(sold(RAIL, "dowel", "inch").size.diameter_mm).toBeCloseTo(11.1125, 9);
+});
+
+test("30 mm wide it is 10 mm, which is sold as it is", () => {
+  expect(sold({ ...RAIL, section: { width_mm: 30, height_mm: 44 } }, "dowel").reasons[0]).toBe("Take 10 mm: as worked out, and sold.");
 });
 
 test("a thinner dowel carries less, and the figure says so", () => {

@@ -19,10 +19,14 @@ export function asSold(sized: SizedBrace, input: BraceInput, set: DrillSet): Siz
   );
   if (!found) return { ...sized, reasons: [`None so thin is sold: file one down to ${plain(size.diameter_mm)} mm.`, ...sized.reasons] };
   const { drill, off_mm } = found;
-  const off = Math.abs(off_mm) < 0.05 ? "" : `, ${plain(Math.abs(off_mm))} mm ${off_mm > 0 ? "thicker" : "thinner"}`;
+  const worked = `worked out are ${plain(size.diameter_mm)} mm`;
+  const why =
+    Math.abs(off_mm) < 0.05
+      ? "as worked out, and sold"
+      : `sold nearest, ${plain(Math.abs(off_mm))} mm ${off_mm > 0 ? "thicker" : "thinner"}; ${worked}`;
   const taken = sizeOf(kind, input, drill.mm);
   return {
     ...taken,
-    reasons: [`Take ${drill.label}: sold nearest to the ${plain(size.diameter_mm)} mm worked out${off}.`, ...taken.reasons.slice(1)],
+    reasons: [`Take ${drill.label}: ${why}.`, ...taken.reasons.slice(1)],
   };
 }
