@@ -227,6 +227,41 @@ test("make ready: steps of one's own, moved by button, kept in their new order; 
   await expect(page.getByText("glue must not hold it")).toBeVisible();
 });
 
+test("a step is dragged to another place, and stays there", async ({ page }) => {
+  await page.goto(`/treatments/${await rail(page)}/ready`);
+  const steps = page.getByRole("list", { name: "Steps" }).getByRole("listitem");
+  const [first = "", second = ""] = await steps.locator(".step-t").allTextContents();
+  await steps.nth(0).locator(".step-n").dragTo(steps.nth(1).locator(".step-n"));
+  await expect(steps.nth(0)).toContainText(second);
+  await expect(steps.nth(1)).toContainText(first);
+  await page.reload();
+  await expect(steps.nth(1)).toContainText(first);
+});
+
+test("a dry run is held against the open time: it fits, is too long, and is on record", async ({ page }) => {
+  await page.goto(`/treatments/${await rail(page)}/ready`);
+  const dry = page.getByRole("region", { name: "Dry run" });
+  await dry.getByRole("button", { name: "+ Clamp" }).click();
+  await dry.getByRole("button", { name: "+ Wedge" }).click();
+  await expect(dry.getByText("1 clamp, 2 wedge")).toBeVisible();
+  await dry.getByRole("button", { name: /^Mark 2, Wedge/ }).focus();
+  await page.keyboard.press("Shift+ArrowRight");
+  await page.keyboard.press("Enter");
+  await expect(dry.getByRole("button", { name: /^Mark 2, Wedge, 45 % across/ })).toBeVisible();
+  await dry.getByLabel("The dry run took").fill("2");
+  await expect(dry.getByText(/^It fits: PVA wood glue stays open/)).toBeVisible();
+  await dry.getByLabel("The dry run took").fill("90");
+  await expect(dry.getByText(/^Too long: PVA wood glue/)).toBeVisible();
+  await expect(dry.getByText(/Split it into \d+ sub-assemblies/)).toBeVisible();
+  await expect(dry.getByRole("button", { name: "Say whether two marks meet" })).toBeDisabled();
+  await dry.getByRole("button", { name: /Two marks meet.*Yes/ }).click();
+  await dry.getByRole("button", { name: "Record the dry run" }).click();
+  await expect(dry.getByRole("button", { name: "The dry run is on record" })).toBeVisible();
+  await page.reload();
+  await expect(dry.getByRole("button", { name: /^Mark 2, Wedge, 45 % across/ })).toBeVisible();
+  await expect(dry.getByLabel("The dry run took")).toHaveValue("90");
+});
+
 test("form or mould: the loss with a twin is moulded off it, and what was chosen stays", async ({ page }) => {
   const treatment = await matched(
     page,

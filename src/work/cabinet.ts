@@ -3,6 +3,7 @@ import { type ClassName, type Figures, figureErrors } from "@/core/catalogue";
 import { planOf } from "@/core/plan/plan";
 import { type GoingOff, goingOff, type Need, needsOf, type StockProduct } from "@/core/plan/stock";
 import { readLog } from "@/core/record/treatment";
+import { counted } from "@/core/units";
 import { type CabinetLine, type LineError, readCabinetCsv, writeCabinetCsv } from "@/formats/cabinetCsv";
 import { type IProduct, Lot, Product } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
@@ -118,7 +119,7 @@ const pathOf = ({ line, column, message }: LineError) => ({ path: `/lines/${line
 
 function wrongLines(errors: readonly LineError[], right: number): string {
   const count = new Set(errors.map(({ line }) => line)).size;
-  return `${count === 1 ? "1 line is" : `${count} lines are`} wrong, so nothing was taken in. ${right} ${right === 1 ? "is" : "are"} right.`;
+  return `${counted(count, "line is", "lines are")} wrong, so nothing was taken in. ${counted(right, "is", "are")} right.`;
 }
 
 async function keepLines(tx: Em, lines: readonly CabinetLine[], now: Date): Promise<number> {

@@ -1,5 +1,5 @@
 import { type MaterialClass, patchMargin } from "../catalogue";
-import { plain } from "../units";
+import { counted, plain } from "../units";
 import { LAYUPS } from "./layup.data";
 import type { SizedBrace } from "./sizing";
 
@@ -59,7 +59,7 @@ export function layup({ length_mm, width_mm, missing_mm }: ThinPlace, material: 
 }
 
 function countWords(layers: number, layer_mm: number, missing_mm: number, decides: boolean, builds: boolean): string {
-  const count = layers === 1 ? "1 layer" : `${layers} layers of ${plain(layer_mm, 2)} mm`;
+  const count = `${counted(layers, "layer")}${layers > 1 ? ` of ${plain(layer_mm, 2)} mm` : ""}`;
   if (!builds) return `${count}: it carries, and does not rebuild the ${plain(missing_mm, 2)} mm that are missing.`;
   return decides
     ? `${count}: ${plain(missing_mm, 2)} mm are missing.`

@@ -1,7 +1,7 @@
 import { closingView } from "./closing";
 import { plannedSteps } from "./plan";
-import { reviewOf } from "./review";
-import { AIR, CHIP, filling, matched, mixed, sanded, seen, surveyed, type Tale } from "./story.fixture";
+import { chainWords, materialsUsed, reviewOf } from "./review";
+import { AIR, CHIP, coated, filling, matched, mixed, sanded, seen, surveyed, type Tale } from "./story.fixture";
 
 describe("closing", () => {
   const told: Tale = filling(
@@ -29,6 +29,51 @@ describe("closing", () => {
       done_min: 6,
     });
     expect(rows.find(({ station }) => station === "survey")).toMatchObject({ changed: false });
+  });
+
+  test("at Join a started clamp clock counts as its step; what was skipped says so with its reason", () => {
+    const chain = [
+      { role: "adhesive", class: "pva" },
+      { role: "brace", class: "wood-dowel" },
+    ] as const;
+    const across = { kind: "break-across", width_mm: 30, height_mm: 44 } as const;
+    const joining: Tale = [
+      [500, surveyed(across)],
+      [480, { kind: "matched", stance: "service", chain: [...chain], hands_min: 10 }],
+      [470, { kind: "station-skipped", station: "ready", reason: "done last week" }],
+      [400, { kind: "step-done", station: "join", step: "drill", hands_min: 12 }],
+      [390, { kind: "step-skipped", station: "join", step: "check", reason: "left alone overnight" }],
+      [380, { kind: "clamped", class: "pva", layer: 1, thickness_mm: 0.1, climate: AIR, hands_min: 10 }],
+    ];
+    const { treatment, plan } = seen(joining);
+    if (!plan) throw new Error("no plan");
+    const rows = reviewOf(treatment, plan);
+    expect(rows.find(({ station }) => station === "ready")).toMatchObject({ done: "skipped", changed: true, why: "done last week" });
+    expect(rows.find(({ station }) => station === "join")).toMatchObject({
+      planned: "7 steps",
+      done: "2 of 7 steps",
+      done_min: 22,
+      why: "check skipped: left alone overnight",
+    });
+    expect(materialsUsed(treatment)).toMatchObject([{ what: "joint 1", parts: "", climate: "20.0 °C, 50 % RH" }]);
+    expect(chainWords(treatment)).toBe("PVA wood glue → Wood dowel");
+  });
+
+  test("coats are counted, what was weighed is named part by part, and nothing begun is a dash", () => {
+    const { treatment, plan } = seen(filling([250, mixed(1)], [100, coated(1)]));
+    if (!plan) throw new Error("no plan");
+    expect(reviewOf(treatment, plan).find(({ station }) => station === "colour")).toMatchObject({ planned: "4 coats", done: "1 coat" });
+    expect(materialsUsed(treatment)[0]?.parts).toBe("A 1.02 g : B 1.00 g");
+    const fresh = seen(filling());
+    if (!fresh.plan) throw new Error("no plan");
+    expect(reviewOf(fresh.treatment, fresh.plan).map(({ done }) => done)).toEqual([
+      "measured",
+      "chosen",
+      expect.stringContaining("0 of"),
+      "–",
+      "–",
+      "–",
+    ]);
   });
 
   test("times, what is open and the owner's dates", () => {

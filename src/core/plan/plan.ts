@@ -33,6 +33,7 @@ import { type Loss, lossOf } from "../survey/loss";
 import type { Damage } from "../survey/measures.data";
 import { type OptionRow, optionRow } from "../survey/options.data";
 import type { Survey } from "../survey/survey.schema";
+import { counted } from "../units";
 import { PLANNED_MIN } from "./planned.data";
 
 /** What the plan must know of the piece. */
@@ -179,7 +180,7 @@ const PLANNERS: { readonly [S in Station]: (parts: Parts) => Draft } = {
   match: () => draft(PLANNED_MIN.match),
   ready: ({ facts, treatment }) => {
     const steps = arranged("ready", stepsFor(READY_STEPS, facts), treatment);
-    return draft(sum(steps, "hands_min"), `${steps.length} steps`, Math.max(0, ...steps.map(({ wait_min }) => wait_min)), steps);
+    return draft(sum(steps, "hands_min"), counted(steps.length, "step"), Math.max(0, ...steps.map(({ wait_min }) => wait_min)), steps);
   },
   join: ({ facts, links, treatment, chosen: known }) => {
     if (known && links.adhesive === undefined && links.brace === undefined) return unneeded("nothing to join");
@@ -196,7 +197,7 @@ const PLANNERS: { readonly [S in Station]: (parts: Parts) => Draft } = {
     if (fill === undefined) return draft(PLANNED_MIN.layer);
     return draft(
       fill.count * PLANNED_MIN.layer,
-      fill.count === 1 ? "1 layer" : `${fill.count} layers`,
+      counted(fill.count, "layer"),
       fill.count * referenceMinutes(fill.material, ["hard"], fill.apply_mm),
     );
   },
@@ -210,7 +211,7 @@ const PLANNERS: { readonly [S in Station]: (parts: Parts) => Draft } = {
     const steps = arranged("colour", stepsFor(COLOUR_STEPS, facts), treatment);
     const between = coats.slice(0, -1).reduce((wait, coat) => wait + referenceMinutes(coat.material, ["recoat", "hard"]), 0);
     const last = referenceMinutes(coats.at(-1)?.material, ["full"]);
-    return draft(coats.length * PLANNED_MIN.coat + sum(steps, "hands_min"), `${coats.length} thin coats`, between + last, steps);
+    return draft(coats.length * PLANNED_MIN.coat + sum(steps, "hands_min"), counted(coats.length, "thin coat"), between + last, steps);
   },
   close: () => draft(PLANNED_MIN.close),
 };

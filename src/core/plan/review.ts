@@ -1,7 +1,7 @@
 import { gradeLabel, type Station, stationLabel } from "../catalogue";
 import { walk } from "../level/walk";
 import { chosen, type Entry, is, materialTaken, STATION_ORDER, stationOf, type Treatment } from "../record/treatment";
-import { figure } from "../units";
+import { counted, figure } from "../units";
 import { coatsLaid, layersLaid } from "./nextAct";
 import type { Plan } from "./plan";
 
@@ -38,7 +38,7 @@ export function reviewOf(treatment: Treatment, plan: Plan): ReviewRow[] {
 }
 
 type Words = { readonly [S in Station]: (plan: Plan) => string };
-const steps = (plan: Plan, station: Station) => `${plan.stations[station].steps.length} steps`;
+const steps = (plan: Plan, station: Station) => counted(plan.stations[station].steps.length, "step");
 
 const PLANNED: Words = {
   survey: () => "measured",
@@ -58,7 +58,7 @@ const PLANNED: Words = {
           .steps.map(({ grade }) => gradeLabel(grade))
           .join(" ")
       : "",
-  colour: ({ coats }) => `${coats.length} coats`,
+  colour: ({ coats }) => counted(coats.length, "coat"),
   close: () => "",
 };
 
@@ -72,7 +72,7 @@ const DONE: { readonly [S in Station]: (treatment: Treatment, plan: Plan) => str
     return count === 0 ? "–" : layersWord(count, Object.values(treatment.placed));
   },
   level: ({ level }) => level.flatMap((entry) => (entry.kind === "grit-done" ? [gradeLabel(entry.grade)] : ["↩"])).join(" ") || "–",
-  colour: (treatment) => (coatsLaid(treatment) === 0 ? "–" : `${coatsLaid(treatment)} coats`),
+  colour: (treatment) => (coatsLaid(treatment) === 0 ? "–" : counted(coatsLaid(treatment), "coat")),
   close: () => "",
 };
 
@@ -82,7 +82,8 @@ function stepsDone({ steps: marks, clocks }: Treatment, plan: Plan, station: Sta
   const done =
     ticked.filter(([, { status }]) => status === "done").length +
     (station === "join" && clocks.some(({ body }) => body.kind === "clamped") ? 1 : 0);
-  return done === plan.stations[station].steps.length ? `${done} steps` : `${done} of ${plan.stations[station].steps.length} steps`;
+  const planned = plan.stations[station].steps.length;
+  return done === planned ? counted(done, "step") : `${done} of ${counted(planned, "step")}`;
 }
 
 function layersWord(count: number, thick: readonly number[]): string {

@@ -2,7 +2,7 @@ import type { MaterialClass } from "../catalogue";
 import type { Layup, ThinPlace } from "../join/layup";
 import type { Damage } from "../survey/measures.data";
 import type { Sketch } from "../survey/sketch";
-import { type Point, plain } from "../units";
+import { counted, type Point, plain } from "../units";
 import { type Batch, mixedFor, WASTE_PCT } from "./batch";
 
 /** The place that a backing is laid up on; undefined for every other damage. */
@@ -46,7 +46,7 @@ export function layupSketch(place: ThinPlace, { size }: Layup): Sketch {
   const around = margin_mm * 0.6;
   const [right, top] = [long / 2 + around, wide / 2 + around];
   return {
-    view: `seen from behind: ${plain(layers)} ${layers === 1 ? "layer" : "layers"}, the thin place white`,
+    view: `seen from behind: ${counted(layers, "layer")}, the thin place white`,
     solid: [rounded(long + 2 * around, wide + 2 * around, 0)],
     missing: [rounded(place.length_mm, place.width_mm, Math.min(corner_mm, place.length_mm / 2, place.width_mm / 2))],
     lines: edges.map((edge) => [...edge, ...edge.slice(0, 1)]),

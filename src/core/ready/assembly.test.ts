@@ -69,6 +69,28 @@ describe("by hand", () => {
     expectSound(saucer, 1, found);
   });
 
+  test("a ring without an outer edge is told, not ordered away: the last two arcs have to be eased in at once", () => {
+    const band: ShardMap = { count: 6, touching: ring(6), rim: [] };
+    const found = assemblyOrder(band, 2);
+    expect(found.proven).toBe(false);
+    expect(found.locked.length).toBeGreaterThanOrEqual(2);
+    expect(found.locked.flat().sort()).toEqual([0, 1, 2, 3, 4, 5]);
+    expectSound(band, 2, found);
+  });
+
+  test("what stands beside such a ring is still ordered", () => {
+    const both: ShardMap = { count: 6, touching: [...ring(4), [4, 5]], rim: [4, 5] };
+    const { sittings, locked } = assemblyOrder(both, 1);
+    expect(sittings.flatMap(({ joins }) => joins)).toContainEqual({ a: [4], b: [5] });
+    expect(locked.flat()).not.toContain(4);
+  });
+
+  test("a large ring without an edge ends as well, with the same words for it", () => {
+    const found = assemblyOrder({ count: 30, touching: ring(30), rim: [] }, 3);
+    expect(found.locked.flat()).toHaveLength(30);
+    expectSound({ count: 30, touching: ring(30), rim: [] }, 3, found);
+  });
+
   test("shards that touch nothing stay by themselves, and that is no trouble", () => {
     expect(assemblyOrder({ count: 3, touching: [[0, 1]] }, 1)).toMatchObject({ locked: [], sittings: [{ groups: [[2], [0, 1]] }] });
   });

@@ -109,6 +109,7 @@ test("hands are the minutes that were recorded, and entries know their station",
 describe("what may stand in the log", () => {
   const empty = readLog([]);
   const chosenYet = readLog(logOf([90, surveyed()], [80, matched]));
+  const left = readLog(logOf([90, { ...surveyed(), decision: { option: "leave", reason: "seen as it is" } } as EventBody]));
   const closed = readLog(logOf([90, surveyed()], [80, matched], [10, { kind: "closed", notes: "", signed_by: "M." }]));
   test.each<[string, ReturnType<typeof readLog>, EventBody, RegExp | undefined]>([
     ["a choice before the survey", empty, matched, /Survey the damage first/],
@@ -120,6 +121,7 @@ describe("what may stand in the log", () => {
     ["leaving Survey without saving it", chosenYet, { kind: "station-done", station: "survey" }, /by saving it/],
     ["work after closing", closed, mixed(1), /closed. Reopen/],
     ["a note after closing", closed, { kind: "noted", station: "close", text: "seen again" }, undefined],
+    ["the one step of a damage that is left, without a chain", left, { kind: "station-done", station: "ready" }, undefined],
     ["closing twice", closed, { kind: "closed", notes: "", signed_by: "T." }, /closed already/],
     ["reopening what is open", chosenYet, { kind: "reopened", reason: "why" }, /not closed/],
     ["closing before the survey", empty, { kind: "closed", notes: "", signed_by: "T." }, /Survey/],

@@ -165,6 +165,32 @@ describe("what the answers tell", () => {
     expect(text({ kind: "scratch", length_mm: 50, width_mm: 0.4, depth_mm: 0.05, film_um: 80 })).toBe("");
   });
 
+  test("the kinds with a turn of their own say it: tension, swelling, whole fibres, a cause that is still there", () => {
+    const text = (damage: Damage) =>
+      said({ damage })
+        .map(({ text }) => text)
+        .join();
+    const tear = { kind: "tear", length_mm: 60, thickness_mm: 1.5, flap: false } as const;
+    expect(text({ ...tear, tension: true })).toContain("Take the tension off");
+    expect(text({ ...tear, tension: false })).toBe("");
+    const veneer = { length_mm: 60, width_mm: 20, thickness_mm: 0.8 } as const;
+    expect(text({ kind: "veneer-lifted", ...veneer, swelling_mm: 1 })).toContain("stands up again");
+    expect(text({ kind: "veneer-lost", ...veneer, swelling_mm: 1 })).toContain("back to sound");
+    expect(text({ kind: "dent", diameter_mm: 12, depth_mm: 1, broken: false })).toContain("damp heat");
+    expect(text({ kind: "dent", diameter_mm: 12, depth_mm: 1, broken: true })).toBe("");
+    expect(text({ kind: "eroded", length_mm: 40, width_mm: 30, depth_mm: 2, cause_present: true })).toContain("Stop the cause");
+    expect(text({ kind: "stain", length_mm: 40, width_mm: 30, through: true })).toContain("won’t reach it");
+    expect(text({ kind: "break-across", width_mm: 20, height_mm: 30, load_N: 100 })).toContain("Join works out the brace");
+  });
+
+  test("every earlier glue says how it comes off, and only a real one", () => {
+    for (const { glue } of EARLIER_GLUES) {
+      const lines = said({ earlier_glue: glue });
+      expect(lines).toHaveLength(glue === "none" ? 0 : 1);
+      for (const { text, weight } of lines) expect([text.startsWith("Take the old repair off: "), weight]).toEqual([true, "first"]);
+    }
+  });
+
   test("only limits that say refer stop the work", () => {
     expect(referrals({ limits: { lead: true } })).toEqual([]);
     expect(referrals({ limits: { carries_person: true, asbestos: true } })).toHaveLength(2);

@@ -2,6 +2,7 @@
 import { useRouter } from "next/navigation";
 import { type ChangeEvent, useId, useState } from "react";
 import type { Problem } from "@/core/problem";
+import { counted } from "@/core/units";
 import { send } from "../forms/send";
 import { Sign } from "../signs/Sign";
 
@@ -63,7 +64,7 @@ export function ImportCabinet({ done }: { done: () => void }) {
       </div>
       {taken && (
         <Sign name="done" wrap>
-          {taken.products} {taken.products === 1 ? "product" : "products"} with {taken.lots} {taken.lots === 1 ? "jar is" : "jars are"} in
+          {counted(taken.products, "product")} with {counted(taken.lots, "jar is", "jars are")} in
           {taken.left_out.length > 0 ? `; ${taken.left_out.length} wrong cells were left out with their lines` : ""}.
         </Sign>
       )}

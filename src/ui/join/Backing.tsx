@@ -3,7 +3,7 @@ import type { Hatch, MaterialClass } from "@/core/catalogue";
 import type { Layup, ThinPlace } from "@/core/join/layup";
 import { layupBatch, layupSketch } from "@/core/plan/thinPlace";
 import type { BodyOf } from "@/core/record/events.schema";
-import { figure, formatMinutes, plain } from "@/core/units";
+import { counted, figure, formatMinutes, plain } from "@/core/units";
 import { Sketch } from "../survey/Sketch";
 import { BraceRecorder } from "./BraceRecorder";
 
@@ -26,7 +26,7 @@ export function Backing({ place, layup, material, hatch, temp_C, recorded }: Pro
       <div className="brace-top">
         <div>
           <p className="pt-1 text-[20px] font-bold leading-[24px]">
-            {layers} {layers === 1 ? "layer" : "layers"}, {plain(thickness_mm, 2)} mm
+            {counted(layers, "layer")}, {plain(thickness_mm, 2)} mm
           </p>
           <ul className="pt-1">
             {layup.reasons.map((reason) => (

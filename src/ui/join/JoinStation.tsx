@@ -9,6 +9,7 @@ import type { StationPlan } from "@/core/plan/plan";
 import { PLANNED_MIN } from "@/core/plan/planned.data";
 import { materialTaken, type StepMark, stepKey } from "@/core/record/treatment";
 import type { Loss } from "@/core/survey/loss";
+import { counted } from "@/core/units";
 import type { Air } from "../frame/climate";
 import { Cautions } from "../stations/Cautions";
 import { ClockPanel } from "../stations/ClockPanel";
@@ -94,7 +95,7 @@ export function JoinStation({ treatment, plan, marks, done, next, adhesive, loss
           next={next}
           done={done}
           needed
-          missing={open === 0 ? "" : open === 1 ? "1 step is open" : `${open} steps are open`}
+          missing={open === 0 ? "" : counted(open, "step is open", "steps are open")}
           main={open === 0}
         />
       </aside>

@@ -1,6 +1,6 @@
 "use client";
 import { routerPasses } from "@/core/join/routing";
-import { plain } from "@/core/units";
+import { counted, plain } from "@/core/units";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
 import type { ToolDrawer } from "./toolDrawer";
@@ -49,7 +49,7 @@ function Passes({ slot_mm, jig_mm, bit_mm }: { slot_mm: number; jig_mm: number; 
     <>
       <p>
         Bit stands out <b>{plain(projection_mm)} mm</b>: {plain(slot_mm)} mm of slot and {plain(jig_mm)} mm of jig.{" "}
-        {passes.length === 1 ? "1 pass:" : `${passes.length} passes:`}
+        {counted(passes.length, "pass", "passes")}:
       </p>
       <ol>
         {passes.map(({ depth_mm, riser_mm }, i) => (

@@ -4,7 +4,7 @@ import { ROLE_LABELS, type Role, type Stance } from "@/core/catalogue";
 import { CONDITION_COST, KEY_WEIGHT } from "@/core/match/chains";
 import { type Judgement, type Reason, reasonsOf } from "@/core/match/judge";
 import { PLANNED_MIN } from "@/core/plan/planned.data";
-import { figure } from "@/core/units";
+import { counted, figure } from "@/core/units";
 import { useKept } from "../forms/kept";
 import { Sign } from "../signs/Sign";
 import { Cautions } from "../stations/Cautions";
@@ -114,7 +114,7 @@ function ChainSum({ chain, conditions, keyRole }: { chain: readonly Judgement[];
   return (
     <p className="pt-2">
       <b>Chain {figure(score)} of 100</b> = ({terms.join(" + ")}) / {whole}
-      {conditions > 0 && ` − ${CONDITION_COST} × ${conditions} ${conditions === 1 ? "condition" : "conditions"} between links`}
+      {conditions > 0 && ` − ${CONDITION_COST} × ${counted(conditions, "condition")} between links`}
     </p>
   );
 }

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { ROLE_LABELS, type Role, STANCE_LABELS } from "@/core/catalogue";
 import type { Facts } from "@/core/match/case";
 import { columnsFor, doubtsOf, type Judgement, marksOf, type Reason, reasonsOf } from "@/core/match/judge";
+import { counted } from "@/core/units";
 import { HatchSwatch } from "../signs/Hatches";
 import { Dot } from "../stations/Dot";
 import { keyOf, ordinal, shared, summary } from "./picks";
@@ -43,7 +44,7 @@ export function MatchMatrix({ role, facts, judged, chosen, changes, choose }: Ma
         <thead>
           <tr>
             <th style={{ width: 180 }}>
-              {judged.length} {judged.length === 1 ? "candidate" : "candidates"}
+              {counted(judged.length, "candidate")}
               <span className="sub block">for the {ROLE_LABELS[role].toLowerCase()}</span>
             </th>
             {columnsFor(facts).map(({ criterion, label, asks, weight }) => (

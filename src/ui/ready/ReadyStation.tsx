@@ -2,7 +2,7 @@
 import type { ComponentProps } from "react";
 import type { StationPlan } from "@/core/plan/plan";
 import { type StepMark, stepKey } from "@/core/record/treatment";
-import { formatMinutes } from "@/core/units";
+import { counted, formatMinutes } from "@/core/units";
 import { LeaveStation } from "../stations/LeaveStation";
 import { Photographs, type PhotographView } from "../stations/Photographs";
 import { StepList } from "../stations/StepList";
@@ -50,7 +50,7 @@ export function ReadyStation({ treatment, plan, marks, done, next, photographs, 
           next={next}
           done={done}
           needed
-          missing={open === 0 ? "" : open === 1 ? "1 step is open" : `${open} steps are open`}
+          missing={open === 0 ? "" : counted(open, "step is open", "steps are open")}
         />
         <Photographs treatment={treatment} photographs={photographs} moment="during" />
       </aside>

@@ -3,7 +3,7 @@ import { type Remote, wrap } from "comlink";
 import { useEffect, useRef, useState } from "react";
 import { type Assembly, type assemblyOrder, MOST_SHARDS, type ShardMap } from "@/core/ready/assembly";
 import { type DrawnMap, shardMap, touches, withRim, withTouch } from "@/core/ready/shardMap";
-import { formatMinutes } from "@/core/units";
+import { counted, formatMinutes } from "@/core/units";
 import { useKept } from "../forms/kept";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
@@ -130,7 +130,7 @@ function Order({
   return (
     <div className="pt-3" aria-live="polite">
       <p className="text-[17px] font-bold">
-        {sittings.length} {sittings.length === 1 ? "sitting" : "sittings"}
+        {counted(sittings.length, "sitting")}
         {between_min !== undefined && sittings.length > 1 && `, ${formatMinutes((sittings.length - 1) * between_min)} of cure between them`}
       </p>
       <ol>
@@ -146,8 +146,8 @@ function Order({
         </Sign>
       )}
       <p className="sub pt-1">
-        {joins_a_sitting === 1 ? "One join of a group fits" : `${joins_a_sitting} joins of a group fit`} into the open time; groups that
-        don’t touch yet share a sitting, each with fresh glue.{" "}
+        {counted(joins_a_sitting, "join of a group fits", "joins of a group fit")} into the open time; groups that don’t touch yet share a
+        sitting, each with fresh glue.{" "}
         {proven ? "No order has fewer sittings." : "Found by halving; another order may have fewer sittings."}
       </p>
     </div>

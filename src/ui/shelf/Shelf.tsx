@@ -3,7 +3,7 @@ import Link from "next/link";
 import type { Station } from "@/core/catalogue";
 import type { ActBrief } from "@/core/plan/nextAct";
 import { byRank, type Plate, plateOf } from "@/core/plan/shelf";
-import { inSentence } from "@/core/units";
+import { counted, inSentence } from "@/core/units";
 import { useNow, useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
 
@@ -42,7 +42,7 @@ export function Shelf({ items }: { items: readonly ShelfItem[] }) {
       <aside className="shelf no-print" aria-label="Shelf">
         <div className="shelf-label">
           <b>Shelf</b>
-          {shown.length === 1 ? "1 piece" : `${shown.length} pieces`}
+          {counted(shown.length, "piece")}
         </div>
         {shown.length === 0 ? (
           <p className="shelf-empty">Nothing is curing. A batch you mix stands here with its times, on every page.</p>

@@ -5,6 +5,7 @@ import type { RunningCure } from "@/core/plan/clocks";
 import type { CoatPlan, StationPlan } from "@/core/plan/plan";
 import { PLANNED_MIN } from "@/core/plan/planned.data";
 import { type StepMark, stepKey } from "@/core/record/treatment";
+import { counted } from "@/core/units";
 import type { Air } from "../frame/climate";
 import { useNow, useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
@@ -58,7 +59,7 @@ export function ColourStation({ treatment, plan, coats, marks, cures, acts, done
       },
       { minutes_ago },
     );
-  const missing = coat ? `coat ${coat.coat} is not on` : open > 0 ? `${open} ${open === 1 ? "step is" : "steps are"} open` : "";
+  const missing = coat ? `coat ${coat.coat} is not on` : open > 0 ? counted(open, "step is open", "steps are open") : "";
   return (
     <div className="cols cols-steps">
       <section className="col-rule">

@@ -4,7 +4,7 @@ import { ABRASIVE_SYSTEMS, type Family, type Grade, gradeLabel, grainOf } from "
 import { ladder } from "@/core/level/ladder";
 import { BACKINGS, LUBRICANTS } from "@/core/level/plan.data";
 import { type LevelEntry, walk } from "@/core/level/walk";
-import { figure } from "@/core/units";
+import { counted, figure } from "@/core/units";
 import { useKept } from "../forms/kept";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
@@ -70,7 +70,7 @@ export function LevelStation({ treatment, ladder: planned, entries, family, done
             next={next}
             done={done}
             needed
-            missing={left === 0 ? "" : left === 1 ? "1 grit is open" : `${left} grits are open`}
+            missing={left === 0 ? "" : counted(left, "grit is open", "grits are open")}
             main={left === 0}
           />
         </div>

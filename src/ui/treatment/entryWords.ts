@@ -4,7 +4,7 @@ import { materialTaken } from "@/core/record/treatment";
 import { lossOf } from "@/core/survey/loss";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
 import { optionLabel } from "@/core/survey/options.data";
-import { figure, inSentence, plain } from "@/core/units";
+import { counted, figure, inSentence, plain } from "@/core/units";
 
 type Sayings = { readonly [K in EventKind]: (body: BodyOf<K>) => string };
 
@@ -22,8 +22,8 @@ const SAY: Sayings = {
   "step-added": ({ text }) => `Added a step: ${text}`,
   "steps-ordered": ({ station }) => `Put the steps of ${stationLabel(station)} in another order`,
   "dry-run": ({ minutes, two_marks, items }) =>
-    `Dry run: ${plain(minutes)} min, ${items.length} ${items.length === 1 ? "thing" : "things"} on the clamp map, ${two_marks ? "two marks meet" : "no marks"}`,
-  "shards-mapped": ({ count, touching }) => `Mapped ${count} shards, ${touching.length} ${touching.length === 1 ? "touch" : "touches"}`,
+    `Dry run: ${plain(minutes)} min, ${counted(items.length, "thing")} on the clamp map, ${two_marks ? "two marks meet" : "no marks"}`,
+  "shards-mapped": ({ count, touching }) => `Mapped ${count} shards, ${counted(touching.length, "touch", "touches")}`,
   "form-chosen": ({ form, reason }) => `Form: ${form}${reason ? `. ${reason}` : ""}`,
   braced: ({ brace, size, judged_by, reason }) =>
     `Brace: ${brace}${size.diameter_mm ? ` Ø ${plain(size.diameter_mm)} mm` : ""}${judged_by?.load_N ? `, judged by ${plain(judged_by.load_N)} N` : ""}${reason ? `. ${reason}` : ""}`,
