@@ -172,6 +172,11 @@ export async function cabinet(em: Em): Promise<StockProduct[]> {
   );
 }
 
+/** Until this transaction ends, no other one puts names into the cabinet. */
+export async function holdCabinet(tx: Em): Promise<void> {
+  await tx.execute("select pg_advisory_xact_lock(hashtextextended('cabinet names', 0))");
+}
+
 export async function isEmpty(em: Em): Promise<boolean> {
   const [row] = await em.execute<{ empty: boolean }[]>("select not exists (select 1 from piece) as empty");
   return row?.empty ?? true;

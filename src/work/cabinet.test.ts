@@ -52,6 +52,12 @@ test("the same name of the same class is one product: the second is told to be a
   expect(await products()).toHaveLength(2);
 });
 
+test("of several products of one name that are put in at the same moment one stays, and the others are told", async () => {
+  const settled = await Promise.allSettled(Array.from({ length: 6 }, () => addProduct(putty(), NOW)));
+  expect(settled.filter(({ status }) => status === "fulfilled")).toHaveLength(1);
+  expect(await products()).toHaveLength(1);
+});
+
 test("weighing a jar that was weighed meanwhile is told, not overwritten", async () => {
   const input = putty();
   await addProduct(input, NOW);

@@ -7,7 +7,7 @@ import { counted } from "@/core/units";
 import { type CabinetLine, type LineError, readCabinetCsv, writeCabinetCsv } from "@/formats/cabinetCsv";
 import { type IProduct, Lot, Product } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
-import { cabinet, openTreatments } from "@/store/queries";
+import { cabinet, holdCabinet, openTreatments } from "@/store/queries";
 import { LotEdit, NewLot, NewProduct, ProductEdit } from "./inputs.schema";
 import { once } from "./once";
 import { parse } from "./parse";
@@ -123,6 +123,7 @@ function wrongLines(errors: readonly LineError[], right: number): string {
 }
 
 async function keepLines(tx: Em, lines: readonly CabinetLine[], now: Date): Promise<number> {
+  await holdCabinet(tx);
   const known = await tx.find(Product, { deletedAt: null }, { populate: ["lots"] });
   const keyOf = (product: { class: ClassName; name: string }) => `${product.class} ${product.name.toLowerCase()}`;
   const byKey = new Map<string, IProduct>(known.map((product) => [keyOf(product), product]));
@@ -148,6 +149,7 @@ async function heldProduct(tx: Em, id: string): Promise<IProduct> {
 
 /** Two products of one class and name could not be told apart in a list. */
 async function refuseTwin(tx: Em, { class: material, name }: { class: ClassName; name: string }, own?: string): Promise<void> {
+  await holdCabinet(tx);
   const twins = await tx.find(Product, { class: material, deletedAt: null, ...(own ? { id: { $ne: own } } : {}) });
   if (twins.some((twin) => twin.name.toLowerCase() === name.trim().toLowerCase()))
     throw invalid([{ path: "/name", message: "is in the cabinet already: add a jar to it" }]);

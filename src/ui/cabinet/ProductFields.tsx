@@ -1,9 +1,10 @@
 "use client";
+import type { ComponentProps } from "react";
 import type { FieldValues, Path, UseFormReturn } from "react-hook-form";
 import { CLASS_ROWS, type ClassName, classRow, GROUP_LABELS, GROUPS } from "@/core/catalogue";
 import { FieldError } from "../forms/FieldError";
 import { TextField } from "../forms/TextField";
-import { type Errors, figuresOf, rangeWords } from "./productForm";
+import { type Errors, figuresOf, type LotForm, rangeWords } from "./productForm";
 
 interface Props<T extends FieldValues> {
   readonly form: UseFormReturn<T>;
@@ -74,41 +75,20 @@ export function ProductFields<T extends FieldValues>({ form, errors, name }: Pro
   );
 }
 
+const AMOUNT = { maxLength: 20, autoComplete: "off", inputMode: "decimal" } as const;
+
+const LOT_FIELDS: ReadonlyArray<{ readonly name: keyof LotForm } & Omit<ComponentProps<typeof TextField>, "field">> = [
+  { name: "label", label: "Mark on the jar", hint: "lot number, or 1, 2, 3", maxLength: 80, autoComplete: "off" },
+  { name: "size_g", label: "Full, g", ...AMOUNT },
+  { name: "left_g", label: "Left, g", hint: "empty = full", ...AMOUNT },
+  { name: "price_eur", label: "Paid, €", hint: "may stay empty", ...AMOUNT },
+  { name: "opened", label: "Opened", type: "date" },
+  { name: "expires", label: "Goes off", hint: "as printed, or empty", type: "date" },
+];
+
 /** A jar: how full, since when open, until when good. */
 export function LotFields<T extends FieldValues>({ form, errors, at = "" }: Props<T>) {
-  const register = (name: string) => form.register((at + name) as Path<T>);
-  const error = (name: string) => errors[at + name];
-  return (
-    <>
-      <TextField
-        label="Mark on the jar"
-        field={register("label")}
-        error={error("label")}
-        maxLength={80}
-        autoComplete="off"
-        hint="lot number, or 1, 2, 3"
-      />
-      <TextField label="Full, g" field={register("size_g")} error={error("size_g")} maxLength={20} autoComplete="off" inputMode="decimal" />
-      <TextField
-        label="Left, g"
-        field={register("left_g")}
-        error={error("left_g")}
-        maxLength={20}
-        autoComplete="off"
-        inputMode="decimal"
-        hint="empty = full"
-      />
-      <TextField
-        label="Paid, €"
-        field={register("price_eur")}
-        error={error("price_eur")}
-        maxLength={20}
-        autoComplete="off"
-        inputMode="decimal"
-        hint="may stay empty"
-      />
-      <TextField label="Opened" field={register("opened")} error={error("opened")} type="date" />
-      <TextField label="Goes off" field={register("expires")} error={error("expires")} type="date" hint="as printed, or empty" />
-    </>
-  );
+  return LOT_FIELDS.map(({ name, ...field }) => (
+    <TextField key={name} {...field} field={form.register((at + name) as Path<T>)} error={errors[at + name]} />
+  ));
 }
