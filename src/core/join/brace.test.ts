@@ -69,6 +69,26 @@ describe("worked by hand", () => {
     expect(size.spacing_mm).toBeCloseTo(56.667, 3);
   });
 
+  test("a crack is never said to need nothing: the seasons are not in the figure", () => {
+    const crack = { joint: "crack", section: { width_mm: 210, height_mm: 3 }, crack_length_mm: 210, material: "softwood" } as const;
+    expect(brace(crack)).toMatchObject({ needed: "optional", options: [{ kind: "cleat" }, { kind: "none" }] });
+  });
+
+  test("where nothing fits it says what to do instead", () => {
+    const rod = { joint: "break-across", section: { width_mm: 4, height_mm: 4 }, load_N: 5, lever_mm: 20, material: "hardwood" } as const;
+    const { options, warnings } = brace(rod);
+    expect(options).toEqual([]);
+    expect(warnings.map(({ code }) => code)).toEqual(["no-spline", "no-dowel", "none-fits"]);
+    expect(brace({ ...rod, load_N: 1 }).warnings.map(({ code }) => code)).not.toContain("none-fits");
+  });
+
+  test("a break along the grain may be splined as well; a tear in vinyl film is backed", () => {
+    const kinds = (input: BraceInput) => brace(input).options.map(({ kind }) => kind);
+    const section = { width_mm: 24, height_mm: 30 };
+    expect(kinds({ joint: "break-along", section, slope_length_mm: 60, material: "hardwood" })).toEqual(["dowel", "spline", "none"]);
+    expect(kinds({ joint: "tear", section, crack_length_mm: 60, material: "mdf-vinyl" })).toEqual(["patch"]);
+  });
+
   test("a short crack takes one cleat; a tear of 300 mm a patch 30 mm larger all round", () => {
     expect(
       sizeOf("cleat", { joint: "crack", section: { width_mm: 100, height_mm: 3 }, crack_length_mm: 35, material: "softwood" }).size.count,

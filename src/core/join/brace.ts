@@ -17,7 +17,8 @@ const STEEL_BRACE = 190;
  * Whether a joint needs a brace, and which. Bending stress at the break, M / W, or direct tension F / A without a lever, against the
  * glue line's strength at its grain angle after Hankinson: N = P·Q / (P·sin²α + Q·cos²α), P along the grain, Q of a glued butt
  * joint, α the angle between break and grain (FPL Wood Handbook 2021, ch. 5 and 10). Lengths mm, loads N.
- * Safety = strength over stress; needed under the safety that the material asks, not needed from 1.5 times it on.
+ * Safety = strength over stress; needed under the safety that the material asks, not needed from 1.5 times it on; a tear always is, a crack
+ * is at least optional.
  */
 export function brace(input: BraceInput): BraceResult {
   const strength = STRENGTHS[input.material];
@@ -113,16 +114,17 @@ function braceMoment({ kind, size }: SizedBrace, { width }: Sides): number {
   return MOMENTS[kind] ?? 0;
 }
 
-/** Skin edges and hanging build-ups hold on nothing else, whatever the figure says. */
-const ALWAYS: readonly BraceJoint[] = ["tear"];
-const OPTIONAL_FROM = 1;
+/** What is never less than this, whatever the figure says: the edges of a tear hold on nothing else, and the seasons open a crack again. */
+const LEAST: Partial<Readonly<Record<BraceJoint, BraceResult["needed"]>>> = { tear: "yes", crack: "optional" };
+/** Not needed from so many times the asked safety on. */
 const NOT_NEEDED_FROM = 1.5;
 
 function neededBy(input: BraceInput): BraceResult["needed"] {
   const { line, stress } = strainOf(input);
   const [found, { asks }] = [safety(line, stress), STRENGTHS[input.material]];
-  if (ALWAYS.includes(input.joint) || found < asks * OPTIONAL_FROM) return "yes";
-  return found < asks * NOT_NEEDED_FROM ? "optional" : "no";
+  const least = LEAST[input.joint];
+  if (least === "yes" || found < asks) return "yes";
+  return least ?? (found < asks * NOT_NEEDED_FROM ? "optional" : "no");
 }
 
 function optionsOf(sized: readonly SizedBrace[]): BraceResult["options"] {
@@ -141,9 +143,12 @@ function referWarnings({ load_N = 0 }: BraceInput): Warning[] {
 }
 
 function unfitWarnings(input: BraceInput): Warning[] {
-  return sizedFor(input)
-    .filter(({ refused }) => refused)
-    .map(({ kind, reasons }) => ({ code: `no-${kind}`, message: reasons.join(" ") }));
+  const sized = sizedFor(input);
+  const unfit = sized.filter(({ refused }) => refused);
+  const told = unfit.map(({ kind, reasons }) => ({ code: `no-${kind}`, message: reasons.join(" ") }));
+  if (unfit.length < sized.length || neededBy(input) !== "yes") return told;
+  const message = "No brace fits in here: ask less of the piece, let it hang or lie, or replace the part.";
+  return [...told, { code: "none-fits", message }];
 }
 
 /** A brace that is let in and still does not reach what is asked must not be trusted silently. */

@@ -7,5 +7,8 @@ export const CLAMPS = [
   { kind: "tape", label: "Tape" },
 ] as const;
 
+/** More than this nobody sets within an open time. */
+export const MOST_CLAMPS = 60;
+
 export type ClampKind = (typeof CLAMPS)[number]["kind"];
 export const CLAMP_KINDS = CLAMPS.map(({ kind }) => kind);

@@ -3,7 +3,7 @@ import { CLASS_ROWS, type ClassName, STATIONS } from "../catalogue";
 import { BRACE_JOINTS, BRACE_KINDS } from "../join/brace.schema";
 import { LadderSystem } from "../level/ladder.schema";
 import { ChainLink, OwnProductSchema } from "../match/match.schema";
-import { CLAMP_KINDS } from "../ready/clamps.data";
+import { CLAMP_KINDS, MOST_CLAMPS } from "../ready/clamps.data";
 import { FORM_NAMES } from "../ready/forms.data";
 import { DamageSchema, STANCE_SCHEMA, SurveySchema } from "../survey/survey.schema";
 import { celsius, from0, instant, name, oneOf, strict, tagged } from "../units/schema";
@@ -63,7 +63,7 @@ export const EventBody = tagged("kind", [
   event("dry-run", {
     minutes: Type.Number({ exclusiveMinimum: 0, maximum: 600 }),
     two_marks: Type.Boolean(),
-    items: Type.Array(strict({ kind: oneOf(CLAMP_KINDS), x: share(), y: share() }), { maxItems: 60 }),
+    items: Type.Array(strict({ kind: oneOf(CLAMP_KINDS), x: share(), y: share() }), { maxItems: MOST_CLAMPS }),
     hands_min: minutes(),
   }),
   event("shards-mapped", {

@@ -1,7 +1,7 @@
 "use client";
 import type { MaterialClass, PieceKind } from "@/core/catalogue";
 import { judgeDryRun } from "@/core/plan/dryRun";
-import { CLAMPS, type ClampKind } from "@/core/ready/clamps.data";
+import { CLAMPS, type ClampKind, MOST_CLAMPS } from "@/core/ready/clamps.data";
 import { formatMinutes, inSentence, plain } from "@/core/units";
 import { useKept } from "../forms/kept";
 import { NumberField } from "../forms/NumberField";
@@ -77,7 +77,7 @@ export function DryRun({ kind, photograph, adhesive, on, temp_C, recorded }: Pro
       </div>
       <div className="chips pt-2">
         {CLAMPS.map((clamp) => (
-          <button key={clamp.kind} type="button" className="chip" onClick={() => add(clamp.kind)}>
+          <button key={clamp.kind} type="button" className="chip" disabled={items.length >= MOST_CLAMPS} onClick={() => add(clamp.kind)}>
             + {clamp.label}
           </button>
         ))}
@@ -87,6 +87,7 @@ export function DryRun({ kind, photograph, adhesive, on, temp_C, recorded }: Pro
           </button>
         )}
       </div>
+      {items.length >= MOST_CLAMPS && <Sign name="soon">{MOST_CLAMPS} are the most: split the assembly.</Sign>}
       {items.length > 0 && <p className="pt-1">{items.map((item, i) => `${i + 1} ${labelOf(item.kind).toLowerCase()}`).join(", ")}</p>}
       <div className="mt-2 grid gap-2">
         <NumberField
