@@ -42,7 +42,7 @@ const down = (x: number, from: number, to: number, label: number): Dim => ({
 });
 
 /** Half an ellipse hanging from y = 0. */
-function bowl(width: number, depth: number): Point[] {
+function hollow(width: number, depth: number): Point[] {
   return Array.from({ length: 33 }, (_, i): Point => {
     const angle = Math.PI * (1 + i / 32);
     return [(width / 2) * Math.cos(angle), depth * Math.sin(angle)];
@@ -55,7 +55,7 @@ function notched(reach: number, floor: number, notch: readonly Point[]): Point[]
 }
 
 const CHIP_EDGE = {
-  shell: (l: number, d: number) => bowl(l, d),
+  shell: (l: number, d: number) => hollow(l, d),
   wedge: (l: number, d: number): Point[] => [
     [-l / 2, 0],
     [0, -d],
@@ -336,7 +336,7 @@ const SKETCH: { readonly [K in DamageKind]: (damage: DamageOf<K>) => Sketch } = 
       dims: [across(-w / 2, w / 2, 0, w), down(reach, 0, -d, d)],
     };
   },
-  dent: ({ diameter_mm, depth_mm }) => cut("cut through the middle, outer face up", bowl(diameter_mm, depth_mm), diameter_mm, depth_mm),
+  dent: ({ diameter_mm, depth_mm }) => cut("cut through the middle, outer face up", hollow(diameter_mm, depth_mm), diameter_mm, depth_mm),
   "burn-through": ({ length_mm, width_mm, depth_mm }) => place("from above; cut through below it", length_mm, width_mm, depth_mm, depth_mm),
   eroded: ({ length_mm, width_mm, depth_mm }) => place("from above; cut through below it", length_mm, width_mm, depth_mm, depth_mm),
   "worn-thin": ({ length_mm: l, remaining_mm: r, target_mm: t }) => ({
