@@ -364,6 +364,13 @@ const STORIES: readonly Story[] = [
           [3, 4],
         ],
         rim: [0, 1, 2, 3, 4],
+        places: [
+          { x: 0.34, y: 0.32 },
+          { x: 0.65, y: 0.37 },
+          { x: 0.67, y: 0.68 },
+          { x: 0.39, y: 0.74 },
+          { x: 0.31, y: 0.54 },
+        ],
       });
       t.write(7 * DAY + 40, {
         kind: "dry-run",

@@ -203,6 +203,43 @@ test("a seven-shard saucer: pressed pairs become sittings, the dry run is judged
   await expect(page.getByRole("button", { name: "The order is on record" })).toBeDisabled();
 });
 
+test("shards on the picture: dragged to where they lie, pressed in pairs, by pointer and by keyboard", async ({ page }) => {
+  const damage = { kind: "shards", shards: 3, break_length_mm: 120, thickness_mm: 2.6 };
+  const treatment = await matched(page, SAUCER, { damage }, [{ role: "adhesive", class: "epoxy-slow" }]);
+  await page.goto(`/treatments/${treatment}/ready`);
+  const shards = page.getByRole("region", { name: "Shards" });
+  await shards.getByRole("button", { name: "On the picture" }).click();
+  const mark = (number: number) => shards.getByRole("button", { name: new RegExp(`^Mark ${number}, `) });
+  const box = await mark(1).boundingBox();
+  if (!box) throw new Error("no mark");
+  await page.mouse.move(box.x + 22, box.y + 22);
+  await page.mouse.down();
+  await page.mouse.move(box.x - 60, box.y + 60, { steps: 5 });
+  await page.mouse.up();
+  await expect(mark(1)).not.toHaveAccessibleName(/50 % across/);
+  await expect(mark(1)).toHaveAttribute("aria-pressed", "false");
+
+  await mark(1).click();
+  await expect(mark(1)).toHaveAttribute("aria-pressed", "true");
+  await mark(2).click();
+  await mark(1).click();
+  await mark(2).focus();
+  await page.keyboard.press("Enter");
+  await mark(3).focus();
+  await page.keyboard.press("Enter");
+  await expect(mark(2)).toHaveAccessibleName(/^Mark 2, shard, touches 1, 3,/);
+  await expect(shards.getByText(/^\d sittings?/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Record this order" }).click();
+  await expect(page.getByRole("button", { name: "The order is on record" })).toBeVisible();
+  const name = await mark(1).getAttribute("aria-label");
+  await page.reload();
+  await expect(mark(1)).toHaveAttribute("aria-label", name ?? "");
+  await shards.getByRole("button", { name: "By number" }).click();
+  await page.getByLabel("Shard in your hand").selectOption({ label: "2" });
+  await expect(page.getByRole("button", { name: "Shard 2 touches 3", exact: true })).toHaveAttribute("aria-pressed", "true");
+});
+
 test("more shards than an order is worked out for: it says so, and what to do instead", async ({ page }) => {
   const damage = { kind: "shards", shards: 84, break_length_mm: 2400, thickness_mm: 4 };
   const treatment = await matched(page, SAUCER, { damage }, [{ role: "adhesive", class: "epoxy-slow" }]);

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { shardMap, touches, withRim, withTouch } from "./shardMap";
+import { placesOf, shardMap, touches, withPlace, withRim, withTouch } from "./shardMap";
 
 test("without a record nothing touches and every shard has an outer edge", () => {
   expect(shardMap(3)).toEqual({ count: 3, touching: [], rim: [0, 1, 2] });
@@ -30,6 +30,25 @@ test("touching has no direction, and pressed twice is as before", () => {
       expect(new Set(withTouch(once, b, a).touching.map(String))).toEqual(new Set(map.touching.map(String)));
     }),
   );
+});
+
+test("shards that nobody has laid down lie apart from one another, inside the picture", () => {
+  for (const count of [1, 2, 7, 18, 19, 60]) {
+    const places = placesOf(shardMap(count));
+    expect(places).toHaveLength(count);
+    for (const { x, y } of places) expect(Math.min(x, y) > 0.05 && Math.max(x, y) < 0.95).toBe(true);
+    const apart = places.flatMap((a, i) => places.slice(i + 1).map((b) => Math.hypot(a.x - b.x, a.y - b.y)));
+    expect(Math.min(1, ...apart)).toBeGreaterThan(0.03);
+  }
+});
+
+test("a shard that is laid somewhere stays there, the others where they lay; one that comes later finds its own place", () => {
+  const map = withPlace(shardMap(3), 1, { x: 0.2, y: 0.7 });
+  expect(map.places).toEqual([placesOf(shardMap(3))[0], { x: 0.2, y: 0.7 }, placesOf(shardMap(3))[2]]);
+  expect(withTouch(map, 0, 1).places).toEqual(map.places);
+  expect(shardMap(4, map).places).toHaveLength(4);
+  expect(shardMap(4, map).places?.[1]).toEqual({ x: 0.2, y: 0.7 });
+  expect(shardMap(2, map).places).toHaveLength(2);
 });
 
 test("an outer edge is taken and given back", () => {

@@ -70,6 +70,8 @@ export const EventBody = tagged("kind", [
     count: shardCount(),
     touching: Type.Array(Type.Tuple([shard(), shard()]), { maxItems: 1770 }),
     rim: Type.Array(shard(), { maxItems: 60 }),
+    /** Where they lie on the picture, shard by shard. */
+    places: Type.Optional(Type.Array(strict({ x: share(), y: share() }), { maxItems: 60 })),
   }),
   event("form-chosen", { form: oneOf(FORM_NAMES), reason: Type.Optional(Type.String({ maxLength: 2000 })) }),
   /** The brace that is let in, or `none`; `reason` where it is not what was worked out. */

@@ -1,16 +1,21 @@
 "use client";
 import { type Remote, wrap } from "comlink";
 import { useEffect, useRef, useState } from "react";
+import type { PieceKind } from "@/core/catalogue";
 import { type Assembly, type assemblyOrder, MOST_SHARDS, type ShardMap } from "@/core/ready/assembly";
 import { type DrawnMap, shardMap, touches, withRim, withTouch } from "@/core/ready/shardMap";
 import { counted, formatMinutes } from "@/core/units";
 import { useKept } from "../forms/kept";
+import { Segmented } from "../forms/Segmented";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
+import { ShardPicture } from "./ShardPicture";
 
 interface Props {
   readonly count: number;
   readonly mapped?: DrawnMap;
+  readonly kind: PieceKind;
+  readonly photograph?: { readonly id: string; readonly caption: string };
   /** Joins that fit into the open time of the adhesive, one after the other. */
   readonly joins_a_sitting: number;
   /** Cure between two sittings, minutes; undefined = not known yet. */
@@ -36,22 +41,38 @@ function TooMany({ count }: { count: number }) {
   );
 }
 
-function ShardMapping({ count, mapped, joins_a_sitting, between_min }: Props) {
+const VIEWS = [
+  ["number", "By number"],
+  ["picture", "On the picture"],
+] as const;
+
+function ShardMapping({ count, mapped, kind, photograph, joins_a_sitting, between_min }: Props) {
   const log = useLog();
   const recorded = mapped && shardMap(count, mapped);
   const [kept, keep, forget] = useKept(`shards:${log.treatment}`, recorded ?? shardMap(count));
   const map = kept.count === count ? kept : shardMap(count, kept);
+  const [view, setView] = useState<"number" | "picture">(map.places ? "picture" : "number");
   const [shard, setShard] = useState(0);
   const found = useAssembly(map, joins_a_sitting);
   const all = Array.from({ length: count }, (_, i) => i);
-  const saved = mapped?.count === count && same(mapped.touching, map.touching) && same(mapped.rim, map.rim);
+  const saved = mapped?.count === count && listed(mapped) === listed(map);
   const record = async () => {
-    const { touching, rim } = map;
-    if (await log.write({ kind: "shards-mapped", count, touching: touching.map(([a, b]) => [a, b]), rim: [...rim] })) forget();
+    const { touching, rim, places } = map;
+    const body = {
+      count,
+      touching: touching.map(([a, b]): [number, number] => [a, b]),
+      rim: [...rim],
+      ...(places ? { places: [...places] } : {}),
+    };
+    if (await log.write({ kind: "shards-mapped", ...body })) forget();
   };
   return (
     <>
-      <p className="dim">Number the shards with a pencil on tape. Take one, then press every shard that it touches.</p>
+      <p className="dim pb-2">
+        Number the shards with a pencil on tape.{view === "number" && " Take one, then press every shard that it touches."}
+      </p>
+      <Segmented label="Press them" value={view} options={VIEWS} onChange={setView} />
+      {view === "picture" && <ShardPicture map={map} kind={kind} {...(photograph ? { photograph } : {})} take={setShard} change={keep} />}
       <label className="txt-label mt-2 block" htmlFor="shard">
         Shard in your hand
       </label>
@@ -67,22 +88,24 @@ function ShardMapping({ count, mapped, joins_a_sitting, between_min }: Props) {
           Has an outer edge
         </button>
       </div>
-      <div className="chips pt-2">
-        {all
-          .filter((each) => each !== shard)
-          .map((each) => (
-            <button
-              key={each}
-              type="button"
-              className="chip"
-              aria-pressed={touches(map, shard, each)}
-              onClick={() => keep(withTouch(map, shard, each))}
-              aria-label={`Shard ${shard + 1} touches ${each + 1}`}
-            >
-              {each + 1}
-            </button>
-          ))}
-      </div>
+      {view === "number" && (
+        <div className="chips pt-2">
+          {all
+            .filter((each) => each !== shard)
+            .map((each) => (
+              <button
+                key={each}
+                type="button"
+                className="chip"
+                aria-pressed={touches(map, shard, each)}
+                onClick={() => keep(withTouch(map, shard, each))}
+                aria-label={`Shard ${shard + 1} touches ${each + 1}`}
+              >
+                {each + 1}
+              </button>
+            ))}
+        </div>
+      )}
       <Order found={found} between_min={between_min} joins_a_sitting={joins_a_sitting} />
       <button type="button" className="btn mt-2" disabled={log.busy || saved || map.touching.length === 0} onClick={() => void record()}>
         {saved ? "The order is on record" : map.touching.length === 0 ? "Press what touches first" : "Record this order"}
@@ -91,7 +114,9 @@ function ShardMapping({ count, mapped, joins_a_sitting, between_min }: Props) {
   );
 }
 
-const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+/** The store doesn't keep the order of a body's names, so maps are told apart by value. */
+const listed = ({ touching, rim, places = [] }: DrawnMap) =>
+  [touching.join(" "), rim.join(), places.map(({ x, y }) => `${x} ${y}`).join()].join("|");
 
 /** Worked out in a worker after each press; what is older than the last question is dropped. */
 function useAssembly(map: ShardMap, joins: number): Assembly | undefined {

@@ -37,7 +37,7 @@ type Panels = Pick<ComponentProps<typeof ReadyStation>, "dryRun" | "shards" | "f
 
 /** The panels that the damage and the chosen chain ask for. */
 function panelsOf(view: StationView): Panels {
-  const { record, treatment, air } = view;
+  const { record, treatment, air, map_photograph } = view;
   if (!treatment.choice) return {};
   const { adhesive } = chosen(treatment);
   const material = adhesive && materialTaken(adhesive);
@@ -46,7 +46,15 @@ function panelsOf(view: StationView): Panels {
   return {
     ...(material ? { dryRun: dryRunPanel(view, material) } : {}),
     ...(damage?.kind === "shards"
-      ? { shards: { count: damage.shards, ...sittingFacts(material, air.temp_C), ...(shards ? { mapped: shards.body } : {}) } }
+      ? {
+          shards: {
+            count: damage.shards,
+            kind: record.kind,
+            ...(map_photograph ? { photograph: map_photograph } : {}),
+            ...sittingFacts(material, air.temp_C),
+            ...(shards ? { mapped: shards.body } : {}),
+          },
+        }
       : {}),
     ...(form ? { form: { ...form, chosen: treatment.form?.body.form } } : {}),
   };
