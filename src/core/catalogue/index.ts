@@ -5,6 +5,7 @@ export * from "./damage.data";
 export * from "./finishes.data";
 export * from "./flags.data";
 export * from "./glues.data";
+export * from "./grams";
 export * from "./materialClass";
 export * from "./patch";
 export * from "./pieces.data";

@@ -1,6 +1,5 @@
 import fc from "fast-check";
-import { classRow, DAMAGE_KINDS, SUBSTRATES } from "../catalogue";
-import { SQUEEZE_OUT_PCT } from "../plan/batch";
+import { classRow, DAMAGE_KINDS, SQUEEZE_OUT_PCT, SUBSTRATES } from "../catalogue";
 import { bondBatch, lookTimes } from "../plan/bond";
 import { braceQuestion, braceSketch, pressureFacts } from "../plan/braceQuestion";
 import { judgeDryRun } from "../plan/dryRun";

@@ -19,11 +19,14 @@ export interface Jar extends OwnProduct {
   readonly days_left?: number;
 }
 
+/** Volume that a link takes, cm³, without what is lost on the way; a link that is missing was not measured. */
+export type Need = Partial<Readonly<Record<Role, number>>>;
+
 /** What stands in the cabinet; absent = nothing is known of it and it is not judged. */
 export interface Shelf {
   readonly jars: readonly Jar[];
-  /** Volume of the loss, so that grams can be told. */
-  readonly need_cm3?: number;
+  /** What each link takes, so that grams can be told. */
+  readonly need_cm3?: Need;
 }
 
 /** What a rule looks at: the facts of the piece, and one material in one role. */
@@ -32,7 +35,7 @@ export interface Facts extends Omit<MatchInput, "substrate" | "finish" | "earlie
   readonly finish: FinishRow;
   readonly earlier?: EarlierGlueRow;
   readonly shelf?: Shelf;
-  readonly need_cm3?: number;
+  readonly need_cm3?: Need;
 }
 
 export interface Case extends Facts {

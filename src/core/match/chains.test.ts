@@ -3,7 +3,7 @@ import { CLASS_ROWS, classRow, DAMAGE_KINDS, FINISHES, type Role, STANCES, SUBST
 import { aidsFor } from "./aids";
 import { factsOf, type Shelf } from "./case";
 import { bestChains, CONDITION_COST, clashesWith, KEY_WEIGHT } from "./chains";
-import { type Judgement, judge } from "./judge";
+import { type Judgement, judge, reasonsOf } from "./judge";
 import { type Matching, matching } from "./match";
 import type { MatchInput } from "./match.schema";
 import { keyRole } from "./roles";
@@ -58,7 +58,7 @@ test("the search finds the same optimum as trying every chain", () => {
 });
 
 test("with own jars among the candidates too", () => {
-  const shelf = { jars: jars(60), need_cm3: 2 };
+  const shelf = { jars: jars(60), need_cm3: { filler: 2, adhesive: 2 } };
   const input: MatchInput = {
     substrate: "hardwood",
     finish: "paint",
@@ -143,8 +143,8 @@ describe("own jars", () => {
   };
   const jar = { id: "00000000-0000-4000-8000-000000000001", name: "The blue tub", class: "epoxy-putty", figures: {}, left_g: 80 } as const;
   const fillers = (input: MatchInput, shelf: Shelf) => matching(input, shelf).byRole.get("filler") ?? [];
-  const tub = (over: object, input = ask, need_cm3 = 1) =>
-    fillers(input, { jars: [{ ...jar, ...over }], need_cm3 }).find(({ product }) => product);
+  const tub = (over: object, input = ask, filler = 1) =>
+    fillers(input, { jars: [{ ...jar, ...over }], need_cm3: { filler } }).find(({ product }) => product);
 
   test("stand beside their class and are judged by their own figures", () => {
     expect(tub({})?.verdict).toBe("fits");
@@ -158,9 +158,21 @@ describe("own jars", () => {
     expect(tub({ left_g: 1 }, ask, 10)?.verdict).toBe("fits-if");
   });
 
+  test("of glue are held against the film over the real faces, not against the loss", () => {
+    const bond: MatchInput = { ...ask, substrate: "hardwood", damage: { kind: "break-along" } };
+    const glue = { ...jar, class: "pva", left_g: 2 } as const;
+    // 240 × 80 mm of faces on each side at 0.1 mm: 1.92 cm³, with 60 % squeeze-out at 1.1 g/cm³ 3.38 g
+    const own = matching(bond, { jars: [glue], need_cm3: { filler: 0, adhesive: 1.92 } }).byRole.get("adhesive");
+    const found = own?.find(({ product }) => product);
+    expect(found?.verdict).toBe("fits-if");
+    expect(found && reasonsOf(found).map(({ text }) => text)).toContain("Fits if you buy more: 2 g are left, and about 3.38 g are needed.");
+  });
+
   test("come first where nothing else tells them from their class, which has to be bought", () => {
     const own = tub({});
-    const bought = fillers(ask, { jars: [jar], need_cm3: 1 }).find(({ row, product }) => !product && row.class === "epoxy-putty");
+    const bought = fillers(ask, { jars: [jar], need_cm3: { filler: 1 } }).find(
+      ({ row, product }) => !product && row.class === "epoxy-putty",
+    );
     expect(own && bought && own.score > bought.score).toBe(true);
   });
 

@@ -226,7 +226,7 @@ function spokenRules(): string[] {
   const questions = fc.sample(everything, { numRuns: 2500, seed: 11 }).map((input) => factsOf(input));
   const classes = questions.flatMap((facts) => links.map((link) => judge({ ...facts, ...link })));
   const [jar] = jars(1);
-  const shelf = { jars: [...jars(300), { ...jar, class: "epoxy-putty", left_g: 0 } as Jar], need_cm3: 40 };
+  const shelf = { jars: [...jars(300), { ...jar, class: "epoxy-putty", left_g: 0 } as Jar], need_cm3: { filler: 40 } };
   const own = [true, false].flatMap((stock_only) => judgeRole(factsOf(ask({ stock_only }), shelf), "filler"));
   return [...classes, ...own].flatMap(({ fired }) => fired.map(({ id }) => id));
 }

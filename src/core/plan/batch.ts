@@ -1,4 +1,4 @@
-import { type MaterialClass, middle, type Role } from "../catalogue";
+import { type MaterialClass, middle } from "../catalogue";
 import { rate } from "../cure/rate";
 import { massShares, mix } from "../mix/mix";
 import type { MixResult } from "../mix/mix.schema";
@@ -6,16 +6,12 @@ import { rescue } from "../mix/rescue";
 import type { Loss } from "../survey/loss";
 import type { FillPlan } from "./plan";
 
-/** What stays on slab, gloves and knife of a small batch, in percent; trade practice. */
-export const WASTE_PCT = 35;
 /** The read-out of a bench scale, g. */
 export const SCALE_STEP_G = 0.01;
 /** How fast a filler is pressed in and smoothed, cm³ a minute; trade practice. */
 export const APPLY_CM3_PER_MIN = 0.5;
 /** How far a ratio may be off before it shows; makers of two-part fillers allow about this. */
 export const RATIO_TOLERANCE_PCT = 5;
-/** What of an adhesive squeezes out and stays on the brush, percent; trade practice: a bead all along is as much again as half the film. */
-export const SQUEEZE_OUT_PCT = 60;
 /** A coat reaches past the loss on all sides: over this many times its opening. */
 const COAT_SPREAD = 4;
 
@@ -80,10 +76,4 @@ export function adhesiveNeed({ joint_mm2, film_mm }: Pick<Loss, "joint_mm2" | "f
 /** One coat over a loss and its surroundings, cm³. */
 export function coatNeed({ opening_mm2 }: Pick<Loss, "opening_mm2">, coat: MaterialClass | undefined): number {
   return (opening_mm2 * COAT_SPREAD * (coat?.max_layer_mm ?? 0)) / 1000;
-}
-
-/** Grams to have at hand for a need in cm³, with what is lost on the way. */
-export function gramsFor(role: Role, need_cm3: number, material: MaterialClass): number {
-  const lost_pct = role === "adhesive" ? SQUEEZE_OUT_PCT : WASTE_PCT;
-  return need_cm3 * (1 + lost_pct / 100) * middle(material.density);
 }

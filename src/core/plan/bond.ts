@@ -1,6 +1,6 @@
-import type { MaterialClass } from "../catalogue";
+import { type MaterialClass, SQUEEZE_OUT_PCT } from "../catalogue";
 import type { Loss } from "../survey/loss";
-import { adhesiveNeed, type Batch, mixedFor, SQUEEZE_OUT_PCT } from "./batch";
+import { adhesiveNeed, type Batch, mixedFor } from "./batch";
 
 /** How fast a film is brushed on both faces, cm³ a minute; trade practice. */
 const SPREAD_CM3_PER_MIN = 1;

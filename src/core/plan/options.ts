@@ -1,4 +1,4 @@
-import type { Range, Stance } from "../catalogue";
+import { gramsFor, type Range, type Stance } from "../catalogue";
 import type { Shelf } from "../match/case";
 import type { Chain } from "../match/chains";
 import { reasonsOf } from "../match/judge";
@@ -9,7 +9,7 @@ import type { Damage } from "../survey/measures.data";
 import { OPTIONS, type OptionRow } from "../survey/options.data";
 import type { Survey } from "../survey/survey.schema";
 import { inSentence } from "../units";
-import { adhesiveNeed, coatNeed, gramsFor } from "./batch";
+import { adhesiveNeed, coatNeed } from "./batch";
 import { matchInputOf } from "./matchInput";
 import { type PieceFacts, planOf } from "./plan";
 

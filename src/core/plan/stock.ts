@@ -1,9 +1,10 @@
-import { type ClassName, classRow, type Figures, type MaterialClass, materialOf, middle, type Role } from "../catalogue";
-import type { Jar } from "../match/case";
+import { type ClassName, classRow, type Figures, gramsFor, type MaterialClass, materialOf, middle, type Role } from "../catalogue";
+import type { Jar, Shelf } from "../match/case";
 import type { Taken } from "../match/match.schema";
 import { chosen, materialTaken, type Treatment } from "../record/treatment";
 import { lossOf } from "../survey/loss";
-import { adhesiveNeed, coatNeed, gramsFor, layerNeed } from "./batch";
+import type { Damage } from "../survey/measures.data";
+import { adhesiveNeed, coatNeed, layerNeed } from "./batch";
 import type { Plan } from "./plan";
 
 /** A jar, tube or bag. Grams; dates as `2026-10-07`. */
@@ -52,6 +53,13 @@ export function jarsOf(products: readonly StockProduct[], now: number): Jar[] {
       ...(endless || ends.length === 0 ? {} : { days_left: Math.max(...ends) }),
     };
   });
+}
+
+/** The cabinet as Match weighs it for a damage; undefined where nothing stands in it. */
+export function shelfOf(products: readonly StockProduct[], damage: Damage, now: number): Shelf | undefined {
+  if (products.length === 0) return undefined;
+  const loss = lossOf(damage);
+  return { jars: jarsOf(products, now), need_cm3: { filler: loss.volume_cm3, adhesive: adhesiveNeed(loss) } };
 }
 
 /** What an open treatment will still take of a material. */

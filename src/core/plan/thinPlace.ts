@@ -1,9 +1,9 @@
-import type { MaterialClass } from "../catalogue";
+import { type MaterialClass, WASTE_PCT } from "../catalogue";
 import type { Layup, ThinPlace } from "../join/layup";
 import type { Damage } from "../survey/measures.data";
 import type { Sketch } from "../survey/sketch";
 import { counted, type Point, plain } from "../units";
-import { type Batch, mixedFor, WASTE_PCT } from "./batch";
+import { type Batch, mixedFor } from "./batch";
 
 /** The place that a backing is laid up on; undefined for every other damage. */
 export function thinPlaceOf(damage: Damage): ThinPlace | undefined {

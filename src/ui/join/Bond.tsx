@@ -1,6 +1,5 @@
-import type { MaterialClass } from "@/core/catalogue";
+import { type MaterialClass, SQUEEZE_OUT_PCT } from "@/core/catalogue";
 import { consistencyFor, type PressureFacts, pressureFor } from "@/core/join/pressure.data";
-import { SQUEEZE_OUT_PCT } from "@/core/plan/batch";
 import { bondBatch, lookTimes } from "@/core/plan/bond";
 import type { RunningCure } from "@/core/plan/clocks";
 import type { Loss } from "@/core/survey/loss";

@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
-import { APPLY_CM3_PER_MIN, batchFor, checkWeights, RATIO_TOLERANCE_PCT, WASTE_PCT } from "@/core/plan/batch";
+import { WASTE_PCT } from "@/core/catalogue";
+import { APPLY_CM3_PER_MIN, batchFor, checkWeights, RATIO_TOLERANCE_PCT } from "@/core/plan/batch";
 import type { RunningCure } from "@/core/plan/clocks";
 import type { LayerRow } from "@/core/plan/layerRows";
 import type { FillPlan } from "@/core/plan/plan";

@@ -1,5 +1,5 @@
-import { middle } from "../../catalogue";
-import { figure } from "../../units";
+import { gramsFor } from "../../catalogue";
+import { formatGrams } from "../../units";
 import type { Case } from "../case";
 import type { Rule } from "./rule";
 
@@ -16,15 +16,13 @@ export const SHELF_RULES: readonly Rule[] = [
     roles: ["filler", "adhesive"],
     when: (c) => c.product !== undefined && c.product.left_g > 0 && needed(c) > c.product.left_g,
     word: "Too little",
-    says: (c) => `Fits if you buy more: ${figure(c.product?.left_g ?? 0)} g are left, and about ${figure(needed(c))} g are needed.`,
+    says: (c) => `Fits if you buy more: ${formatGrams(c.product?.left_g ?? 0)} are left, and about ${formatGrams(needed(c))} are needed.`,
     source: "your cabinet",
   },
-  { id: "shelf-enough", looks_at: "shelf", effect: "for", when: (c) => c.product !== undefined && c.product.left_g > 0 && needed(c) <= c.product.left_g, word: (c) => `${figure(c.product?.left_g ?? 0)} g`, says: (c) => `${figure(c.product?.left_g ?? 0)} g stand in the cabinet.`, source: "your cabinet" },
+  { id: "shelf-enough", looks_at: "shelf", effect: "for", when: (c) => c.product !== undefined && c.product.left_g > 0 && needed(c) <= c.product.left_g, word: (c) => formatGrams(c.product?.left_g ?? 0), says: (c) => `${formatGrams(c.product?.left_g ?? 0)} stand in the cabinet.`, source: "your cabinet" },
 ];
 
 /** Dry goods and what is cut to size are not kept by the jar. */
 const isPiece = (c: Case) => c.row.group === "brace" || c.row.class === "wood-inlay";
-/** What stays on slab, gloves and knife; trade practice. */
-const WASTE = 1.35;
-/** Grams of this material that the loss takes, waste included; 0 where nothing was measured. */
-const needed = (c: Case) => (c.need_cm3 ?? 0) * WASTE * middle(c.row.density);
+/** Grams of this material that this link takes, waste included; 0 where nothing was measured. */
+const needed = (c: Case) => gramsFor(c.role, c.need_cm3?.[c.role] ?? 0, c.row);

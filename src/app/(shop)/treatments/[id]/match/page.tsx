@@ -1,9 +1,8 @@
 import { stationLabel } from "@/core/catalogue";
 import { matchInputOf } from "@/core/plan/matchInput";
 import { insteadOf } from "@/core/plan/plan";
-import { jarsOf, type StockProduct } from "@/core/plan/stock";
+import { type StockProduct, shelfOf } from "@/core/plan/stock";
 import { referrals } from "@/core/survey/consequences";
-import { lossOf } from "@/core/survey/loss";
 import { MatchStation } from "@/ui/match/MatchStation";
 import { cabinetProducts } from "@/work/cabinet";
 import { withRecord } from "../../../withRecord";
@@ -27,13 +26,14 @@ function matchView({ id, record, treatment, air, now }: StationView, products: r
         takes the decision back.
       </p>
     );
+  const shelf = shelfOf(products, damage, now);
   return (
     <MatchStation
       treatment={id}
       input={matchInputOf(record, survey.body.survey, damage, air.temp_C)}
       stale={choice_stale}
       referrals={referrals(survey.body.survey)}
-      {...(products.length > 0 ? { shelf: { jars: jarsOf(products, now), need_cm3: lossOf(damage).volume_cm3 } } : {})}
+      {...(shelf ? { shelf } : {})}
       {...(choice ? { choice: { stance: choice.body.stance, chain: choice.body.chain, entry: choice.id } } : {})}
     />
   );
