@@ -12,7 +12,7 @@ test("the stand-in reads like a workshop: cooler by night, within what people be
   for (const { rh_pct } of day) expect(rh_pct > 30 && rh_pct < 70).toBe(true);
 });
 
-test("the same moment reads the same, whoever asks: any number of servers agree", async () => {
+test("the same moment reads the same, whoever asks: all servers agree", async () => {
   expect(await sensor.read(NOON)).toEqual(await sensor.read(NOON));
   expect((await sensor.history(NOON - HOUR, NOON, HOUR)).at(-1)).toEqual(await sensor.read(NOON));
 });

@@ -210,7 +210,7 @@ describe("the demo world", () => {
   const files = readdirSync(folder).filter((file) => file.endsWith(".dossier.json"));
   const read = (file: string) => JSON.parse(readFileSync(path.join(folder, file), "utf8"));
 
-  test.each(files)("%s comes in through the same door as any dossier", async (file) => {
+  test.each(files)("%s comes in through the same door as every dossier", async (file) => {
     expect(readDossier(read(file))).toMatchObject({ ok: true });
     const { treatment_id } = await importDossier(read(file));
     const { log: _, ...kept } = (await exportDossier(treatment_id, NOW)).treatment;

@@ -2,7 +2,7 @@ import type { MaterialClass, Role } from "../catalogue";
 import { inSentence } from "../units";
 import type { Facts } from "./case";
 
-/** What a neighbour may look at: nothing that a shop's own product can override, so that one jar of a class clashes as any other. */
+/** What a neighbour may look at: nothing that a shop's own product can override, so that one jar of a class clashes like the next. */
 export type Traits = Pick<MaterialClass, "class" | "name" | "group" | "hatch" | "rigidity" | "strength" | "takes_stain" | "needs_pores" | "reversible" | "carrier" | "hazards">;
 
 export interface Link {

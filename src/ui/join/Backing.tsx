@@ -4,6 +4,7 @@ import type { Layup, ThinPlace } from "@/core/join/layup";
 import { layupBatch, layupSketch } from "@/core/plan/thinPlace";
 import type { BodyOf } from "@/core/record/events.schema";
 import { counted, figure, formatMinutes, plain } from "@/core/units";
+import { Sign } from "../signs/Sign";
 import { Sketch } from "../survey/Sketch";
 import { BraceRecorder } from "./BraceRecorder";
 
@@ -47,6 +48,11 @@ export function Backing({ place, layup, material, hatch, temp_C, recorded }: Pro
               </>
             )}
           </dl>
+          {batch.warnings.map(({ code, message }) => (
+            <Sign key={code} name="soon" wrap>
+              {message}
+            </Sign>
+          ))}
           <p className="sub pt-1">A layer’s thickness: {layup.source}. How much the backing carries is not worked out: test by hand.</p>
         </div>
         <Sketch

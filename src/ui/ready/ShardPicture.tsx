@@ -1,5 +1,4 @@
 "use client";
-import { useState } from "react";
 import type { PieceKind } from "@/core/catalogue";
 import { type DrawnMap, placesOf, touches, withPlace, withTouch } from "@/core/ready/shardMap";
 import { PieceIcon } from "../signs/PieceIcon";
@@ -9,24 +8,24 @@ interface Props {
   readonly map: DrawnMap;
   readonly kind: PieceKind;
   readonly photograph?: { readonly id: string; readonly caption: string };
-  /** The shard that was taken up last. */
-  readonly take: (shard: number) => void;
+  /** The shard in the hand; undefined = none. */
+  readonly held: number | undefined;
+  readonly hold: (shard: number | undefined) => void;
   readonly change: (map: DrawnMap) => void;
 }
 
 /** The shards on the picture: drag each number to its shard, press one and then every one that it touches. */
-export function ShardPicture({ map, kind, photograph, take, change }: Props) {
-  const [held, setHeld] = useState<number>();
+export function ShardPicture({ map, kind, photograph, held, hold, change }: Props) {
   const places = placesOf(map);
   const press = (shard: number) => {
     if (held !== undefined && held !== shard) return change(withTouch(map, held, shard));
-    setHeld(held === shard ? undefined : shard);
-    take(shard);
+    hold(held === shard ? undefined : shard);
   };
   const titleOf = (shard: number) => {
     const others = places.flatMap((_, other) => (touches(map, shard, other) ? [other + 1] : []));
     return others.length > 0 ? `shard, touches ${others.join(", ")}` : "shard, touches nothing yet";
   };
+  const marks = places.map((place, shard) => ({ shard, place, title: titleOf(shard) }));
   return (
     <>
       <p className="dim pt-2">
@@ -50,12 +49,11 @@ export function ShardPicture({ map, kind, photograph, take, change }: Props) {
             }),
           )}
         </svg>
-        {places.map((place, shard) => (
+        {marks.map(({ shard, place, title }) => (
           <MovableMark
-            // biome-ignore lint/suspicious/noArrayIndexKey: a shard is its number
             key={shard}
             number={shard + 1}
-            title={titleOf(shard)}
+            title={title}
             place={place}
             busy={false}
             put={(to) => change(withPlace(map, shard, to))}

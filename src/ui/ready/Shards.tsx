@@ -52,9 +52,10 @@ function ShardMapping({ count, mapped, kind, photograph, joins_a_sitting, betwee
   const [kept, keep, forget] = useKept(`shards:${log.treatment}`, recorded ?? shardMap(count));
   const map = kept.count === count ? kept : shardMap(count, kept);
   const [view, setView] = useState<"number" | "picture">(map.places ? "picture" : "number");
-  const [shard, setShard] = useState(0);
+  const [held, hold] = useState<number>();
+  // by number there is always one in the hand
+  const shard = held ?? (view === "number" ? 0 : undefined);
   const found = useAssembly(map, joins_a_sitting);
-  const all = Array.from({ length: count }, (_, i) => i);
   const saved = mapped?.count === count && listed(mapped) === listed(map);
   const record = async () => {
     const { touching, rim, places } = map;
@@ -72,45 +73,82 @@ function ShardMapping({ count, mapped, kind, photograph, joins_a_sitting, betwee
         Number the shards with a pencil on tape.{view === "number" && " Take one, then press every shard that it touches."}
       </p>
       <Segmented label="Press them" value={view} options={VIEWS} onChange={setView} />
-      {view === "picture" && <ShardPicture map={map} kind={kind} {...(photograph ? { photograph } : {})} take={setShard} change={keep} />}
-      <label className="txt-label mt-2 block" htmlFor="shard">
-        Shard in your hand
-      </label>
-      <div className="btn-row">
-        <select id="shard" className="txt w-[90px]" value={shard} onChange={(event) => setShard(Number(event.target.value))}>
-          {all.map((each) => (
-            <option key={each} value={each}>
-              {each + 1}
-            </option>
-          ))}
-        </select>
-        <button type="button" className="chip" aria-pressed={map.rim.includes(shard)} onClick={() => keep(withRim(map, shard))}>
-          Has an outer edge
-        </button>
-      </div>
-      {view === "number" && (
-        <div className="chips pt-2">
-          {all
-            .filter((each) => each !== shard)
-            .map((each) => (
-              <button
-                key={each}
-                type="button"
-                className="chip"
-                aria-pressed={touches(map, shard, each)}
-                onClick={() => keep(withTouch(map, shard, each))}
-                aria-label={`Shard ${shard + 1} touches ${each + 1}`}
-              >
-                {each + 1}
-              </button>
-            ))}
-        </div>
+      {view === "picture" && (
+        <ShardPicture map={map} kind={kind} {...(photograph ? { photograph } : {})} held={held} hold={hold} change={keep} />
       )}
+      <InHand map={map} shard={shard} mayBeNone={view === "picture"} hold={hold} keep={keep} />
+      {view === "number" && shard !== undefined && <ByNumber map={map} shard={shard} keep={keep} />}
       <Order found={found} between_min={between_min} joins_a_sitting={joins_a_sitting} />
       <button type="button" className="btn mt-2" disabled={log.busy || saved || map.touching.length === 0} onClick={() => void record()}>
         {saved ? "The order is on record" : map.touching.length === 0 ? "Press what touches first" : "Record this order"}
       </button>
     </>
+  );
+}
+
+interface PartProps {
+  readonly map: DrawnMap;
+  readonly keep: (map: DrawnMap) => void;
+}
+
+const numbers = ({ count }: DrawnMap) => Array.from({ length: count }, (_, shard) => shard);
+
+/** Which shard is in the hand, and whether it has an outer edge. */
+function InHand({
+  map,
+  shard,
+  mayBeNone,
+  hold,
+  keep,
+}: PartProps & { shard: number | undefined; mayBeNone: boolean; hold: (shard: number | undefined) => void }) {
+  return (
+    <>
+      <label className="txt-label mt-2 block" htmlFor="shard">
+        Shard in your hand
+      </label>
+      <div className="btn-row">
+        <select
+          id="shard"
+          className="txt w-[90px]"
+          value={shard ?? ""}
+          onChange={(event) => hold(event.target.value === "" ? undefined : Number(event.target.value))}
+        >
+          {mayBeNone && <option value="">none</option>}
+          {numbers(map).map((each) => (
+            <option key={each} value={each}>
+              {each + 1}
+            </option>
+          ))}
+        </select>
+        {shard !== undefined && (
+          <button type="button" className="chip" aria-pressed={map.rim.includes(shard)} onClick={() => keep(withRim(map, shard))}>
+            Has an outer edge
+          </button>
+        )}
+      </div>
+    </>
+  );
+}
+
+/** Every other shard, to be pressed where it touches the one in the hand. */
+function ByNumber({ map, shard, keep }: PartProps & { shard: number }) {
+  return (
+    <div className="chips pt-2">
+      {numbers(map)
+        .filter((each) => each !== shard)
+        .map((each) => (
+          <button
+            key={each}
+            type="button"
+            className="chip"
+            aria-pressed={touches(map, shard, each)}
+            onClick={() => keep(withTouch(map, shard, each))}
+            aria-label={`Shard ${shard + 1} touches ${each + 1}`}
+          >
+            {each + 1}
+          </button>
+        ))}
+    </div>
   );
 }
 
