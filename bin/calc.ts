@@ -1,9 +1,13 @@
 import { readFileSync } from "node:fs";
+import { basename } from "node:path";
 import { createInterface } from "node:readline";
 import { calc } from "../src/core/calc";
+import type { PlanInput } from "../src/core/plan/plan.schema";
+import { planned } from "../src/core/plan/planCalc";
+import { sheetOf } from "../src/core/plan/sheet";
 import { type Problem, problem } from "../src/core/problem";
 
-const USAGE = "npm run -s calc -- <name> <file.json | ->   or   npm run -s calc -- --lines";
+const USAGE = "npm run -s calc -- <name> <file.json | ->   or   npm run -s calc -- plan <file.json> --sheet   or   npm run -s calc -- --lines";
 
 /** One question a line on standard input, one answer a line, in order. */
 async function lines(): Promise<void> {
@@ -38,7 +42,7 @@ function refuse(why: Problem): never {
   process.exit(2);
 }
 
-function one(name: string, file: string): void {
+function one(name: string, file: string, sheet: boolean): void {
   let text = "";
   try {
     text = readFileSync(file === "-" ? 0 : file, "utf8");
@@ -49,10 +53,19 @@ function one(name: string, file: string): void {
   if (!asked.ok) refuse(asked.problem);
   const outcome = calc(name, asked.value);
   if (!outcome.ok) refuse(outcome.problem);
-  process.stdout.write(`${JSON.stringify(outcome.result)}\n`);
+  if (sheet) process.stdout.write(sheetOf(planned(asked.value as PlanInput), titleOf(file)));
+  else process.stdout.write(`${JSON.stringify(outcome.result)}\n`);
 }
 
-const [name, file] = process.argv.slice(2);
+/** A job's file names it: `05-carousel-plinth.json` is "Carousel plinth". */
+function titleOf(file: string): string {
+  const words = basename(file, ".json").replace(/^\d+-/, "").replaceAll("-", " ");
+  return file === "-" ? "Work sheet" : words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+const args = process.argv.slice(2);
+const sheet = args.includes("--sheet");
+const [name, file] = args.filter((arg) => arg !== "--sheet");
 if (name === "--lines") void lines();
-else if (name && file) one(name, file);
+else if (name && file && (!sheet || name === "plan")) one(name, file, sheet);
 else refuse(problem(400, "Usage", USAGE));

@@ -4,6 +4,8 @@ import { layers } from "./fill/layers";
 import { LayersInput, LayersResult } from "./fill/layers.schema";
 import { brace } from "./join/brace";
 import { BraceInput, BraceResult } from "./join/brace.schema";
+import { film } from "./level/film";
+import { FilmInput, FilmResult } from "./level/film.schema";
 import { ladder } from "./level/ladder";
 import { LadderInput, LadderResult } from "./level/ladder.schema";
 import { match } from "./match/match";
@@ -12,6 +14,8 @@ import { mix } from "./mix/mix";
 import { MixInput, MixResult } from "./mix/mix.schema";
 import { rescue } from "./mix/rescue";
 import { RescueInput, RescueResult } from "./mix/rescue.schema";
+import { PlanInput, PlanResult } from "./plan/plan.schema";
+import { plan } from "./plan/planCalc";
 import { check, type Problem, problem } from "./problem";
 import { volume } from "./survey/volume";
 import { VolumeInput, VolumeResult } from "./survey/volume.schema";
@@ -26,6 +30,8 @@ export const CALCULATIONS = {
   ladder: { title: "Grit ladder", input: LadderInput, result: LadderResult, run: ladder },
   match: { title: "Chains of materials", input: MatchInput, result: MatchResult, run: match },
   brace: { title: "Brace of a joint", input: BraceInput, result: BraceResult, run: brace },
+  film: { title: "Film budget", input: FilmInput, result: FilmResult, run: film },
+  plan: { title: "Whole repair", input: PlanInput, result: PlanResult, run: plan },
 } as const;
 
 export type CalcName = keyof typeof CALCULATIONS;

@@ -30,7 +30,7 @@ export const BRACES = [
     class: "backing-fabric", group: "brace", name: "Backing fabric", roles: ["brace"], hatch: "leather", ...dry,
     density: [0.3, 0.9], price_eur_kg: [20, 80], food: "keep food off it",
     bonds: { skin: "firm", paper: "firm", board: "fair", wood: "fair", metal: "fair" },
-    max_layer_mm: 1, shrinkage_pct: [0, 1], rigidity: "flexible", hardness: 1, strength: "medium", service_C: [60, 90], water: "splash", outdoor: false, takes_stain: true,
+    max_layer_mm: 1, shrinkage_pct: [0, 1], rigidity: "flexible", hardness: 1, strength: "medium", service_C: [60, 90], water: "splash", outdoor: true, takes_stain: true,
     reversible: { grade: "easy", by: "peels with its adhesive" }, carrier: "none", only_for: ["tear", "hole", "worn-thin", "crack"],
     mix: { parts: [{ name: "fabric", ratio: 1, density: 0.6 }], ratio_by: "mass", cue: "Larger all round, round corners, flat." },
     cure: NO_CURE,

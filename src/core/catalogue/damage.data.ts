@@ -1,5 +1,5 @@
 /** What can be wrong with a piece, in the contract's words. What is measured of each stands with Survey. */
-export const DAMAGE_KINDS = ["chip", "corner", "tip", "hole", "shards", "break-along", "break-across", "crack", "tear", "veneer-lifted", "veneer-lost", "scratch", "dent", "burn-through", "eroded", "worn-thin", "stain"] as const;
+export const DAMAGE_KINDS = ["chip", "corner", "tip", "hole", "shards", "break-along", "break-across", "crack", "tear", "veneer-lifted", "veneer-lost", "scratch", "dent", "burn-through", "eroded", "worn-thin", "stain", "loose-joint"] as const;
 
 export type DamageKind = (typeof DAMAGE_KINDS)[number];
 

@@ -5,6 +5,8 @@ export interface FinishRow {
   readonly film: boolean;
   readonly gloss: boolean;
   readonly harmed_by: readonly Carrier[];
+  /** What heat it stands for minutes without a mark, °C. */
+  readonly stands_C: number;
   readonly source: string;
 }
 
@@ -14,16 +16,17 @@ export type Carrier = "water" | "alcohol" | "ketone" | "hydrocarbon" | "monomer"
 const SOLUBILITY = "C. V. Horie, Materials for Conservation, 2nd ed. 2010, app. 2 (solubility)";
 
 export const FINISHES = [
-  { finish: "none", label: "No finish", film: false, gloss: false, harmed_by: [], source: SOLUBILITY },
-  { finish: "glaze", label: "Glaze", film: false, gloss: true, harmed_by: [], source: SOLUBILITY },
-  { finish: "paint", label: "Paint", film: true, gloss: false, harmed_by: ["ketone", "monomer", "heat"], source: SOLUBILITY },
-  { finish: "shellac", label: "Shellac", film: true, gloss: true, harmed_by: ["alcohol", "ketone", "monomer", "heat"], source: SOLUBILITY },
-  { finish: "lacquer", label: "Lacquer", film: true, gloss: true, harmed_by: ["ketone", "monomer", "heat"], source: SOLUBILITY },
-  { finish: "polyester-film", label: "Polyester film", film: true, gloss: true, harmed_by: ["monomer"], source: SOLUBILITY },
-  { finish: "oil", label: "Oil", film: false, gloss: false, harmed_by: ["ketone", "monomer"], source: SOLUBILITY },
-  { finish: "wax", label: "Wax", film: false, gloss: false, harmed_by: ["hydrocarbon", "monomer", "heat"], source: SOLUBILITY },
-  { finish: "dye", label: "Dye", film: false, gloss: false, harmed_by: ["water", "alcohol", "ketone"], source: SOLUBILITY },
-  { finish: "gilding", label: "Gilding", film: true, gloss: true, harmed_by: ["water", "alcohol", "ketone", "monomer"], source: SOLUBILITY },
+  { finish: "none", label: "No finish", film: false, gloss: false, harmed_by: [], stands_C: 200, source: SOLUBILITY },
+  { finish: "glaze", label: "Glaze", film: false, gloss: true, harmed_by: [], stands_C: 200, source: SOLUBILITY },
+  { finish: "paint", label: "Paint", film: true, gloss: false, harmed_by: ["ketone", "monomer", "heat"], stands_C: 60, source: SOLUBILITY },
+  { finish: "shellac", label: "Shellac", film: true, gloss: true, harmed_by: ["alcohol", "ketone", "monomer", "heat"], stands_C: 50, source: SOLUBILITY },
+  { finish: "lacquer", label: "Lacquer", film: true, gloss: true, harmed_by: ["ketone", "monomer", "heat"], stands_C: 60, source: SOLUBILITY },
+  { finish: "polyester-film", label: "Polyester film", film: true, gloss: true, harmed_by: ["monomer"], stands_C: 90, source: SOLUBILITY },
+  { finish: "oil", label: "Oil", film: false, gloss: false, harmed_by: ["ketone", "monomer"], stands_C: 80, source: SOLUBILITY },
+  { finish: "wax", label: "Wax", film: false, gloss: false, harmed_by: ["hydrocarbon", "monomer", "heat"], stands_C: 40, source: SOLUBILITY },
+  { finish: "dye", label: "Dye", film: false, gloss: false, harmed_by: ["water", "alcohol", "ketone"], stands_C: 50, source: SOLUBILITY },
+  { finish: "foil", label: "Foil", film: true, gloss: false, harmed_by: ["ketone", "monomer", "heat"], stands_C: 55, source: SOLUBILITY },
+  { finish: "gilding", label: "Gilding", film: true, gloss: true, harmed_by: ["water", "alcohol", "ketone", "monomer"], stands_C: 50, source: SOLUBILITY },
 ] as const satisfies readonly FinishRow[];
 
 export type Finish = (typeof FINISHES)[number]["finish"];

@@ -7,6 +7,7 @@ export * from "./flags.data";
 export * from "./glues.data";
 export * from "./grams";
 export * from "./materialClass";
+export * from "./operation";
 export * from "./patch";
 export * from "./pieces.data";
 export * from "./product";

@@ -26,6 +26,9 @@ export const BraceInput = strict({
   lever_mm: Type.Optional(from0(20_000)),
   material: oneOf(SUBSTRATES.map(({ substrate }) => substrate) as Substrate[]),
   brace: Type.Optional(oneOf(BRACE_KINDS)),
+  /** Of shards: how many, and whether a closed body holds them. */
+  pieces: Type.Optional(Type.Integer({ minimum: 2, maximum: 500 })),
+  support: Type.Optional(oneOf(["body", "beam"] as const)),
 });
 export type BraceInput = Static<typeof BraceInput>;
 

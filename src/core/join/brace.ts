@@ -45,7 +45,15 @@ export function brace(input: BraceInput): BraceResult {
 export function safetyWith(sized: SizedBrace, input: BraceInput): number {
   const { line, stress } = strainOf(input);
   const sides = sidesOf(input);
-  return safety(line + (sized.refused ? 0 : braceMoment(sized, sides) / modulus(sides)), stress);
+  if (sized.refused) return safety(line, stress);
+  return safety(line * leftShare(sized, sides) + braceMoment(sized, sides) / modulus(sides), stress);
+}
+
+/** What of the glued face is left where a brace is cut through it, 0 to 1. */
+function leftShare({ kind, size }: SizedBrace, sides: Sides): number {
+  const { hole_mm = 0, width_mm: w = 0, depth_mm: depth = 0, count = 1 } = size;
+  const taken = kind === "spline" ? count * w * depth : kind === "dowel" || kind === "pin" ? (Math.PI / 4) * hole_mm ** 2 : 0;
+  return Math.max(0, 1 - taken / areaOf(sides));
 }
 
 /** What the glue line stands and what it has to, N/mm², and the load in words. */
@@ -100,14 +108,14 @@ function jointStrength(input: BraceInput, sides: Sides, { along, joint, grain }:
 
 /** Bending moment that the brace itself takes over the break, N·mm. */
 function braceMoment({ kind, size }: SizedBrace, { width }: Sides): number {
-  const { diameter_mm: d = 0, width_mm: w = 0, depth_mm: depth = 0, count = 0, thickness_mm: t = 0, margin_mm: margin = 0 } = size;
+  const { diameter_mm: d = 0, width_mm: w = 0, depth_mm: depth = 0, count = 1, thickness_mm: t = 0, margin_mm: margin = 0 } = size;
   const rod = (Math.PI * d ** 3) / 32;
   const MOMENTS: Readonly<Record<string, number>> = {
     dowel: WOOD_BRACE * rod,
     pin: STEEL_BRACE * rod,
     wire: STEEL_BRACE * rod,
     screw: STEEL_BRACE * rod,
-    spline: (WOOD_BRACE * w * depth ** 2) / 6,
+    spline: (WOOD_BRACE * count * w * depth ** 2) / 6,
     cleat: (WOOD_BRACE * count * w * t ** 2) / 6,
     patch: margin * width,
   };
@@ -120,6 +128,8 @@ const LEAST: Partial<Readonly<Record<BraceJoint, BraceResult["needed"]>>> = { te
 const NOT_NEEDED_FROM = 1.5;
 
 function neededBy(input: BraceInput): BraceResult["needed"] {
+  // the joins of a dish hold one another up: they are not one beam
+  if (input.support === "body") return "no";
   const { line, stress } = strainOf(input);
   const [found, { asks }] = [safety(line, stress), STRENGTHS[input.material]];
   const least = LEAST[input.joint];

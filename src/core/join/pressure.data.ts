@@ -10,6 +10,9 @@ export interface PressureFacts {
   readonly gap_mm: number;
 }
 
+/** A slope slides apart under clamps: up to this section a wrap draws it shut, mm; trade practice. */
+const WRAPPED_MM = 40;
+
 export interface PressureRow {
   readonly means: string;
   readonly label: string;
@@ -23,6 +26,7 @@ const SMALL_MM = 15;
 
 /** Means of pressure, the one that suits best first. Trade practice; FPL Wood Handbook 2021, ch. 10 for wood (0.7 to 1 N/mm²). */
 export const PRESSURE: readonly PressureRow[] = [
+  { means: "wrap", label: "Wrap of cord or rubber", how: "Wind it round under tension, from the middle outwards, over film.", why: "A small or round section gives a clamp no face.", when: ({ damage, section_mm = 99 }) => (damage === "break-along" && section_mm <= WRAPPED_MM) || (damage === "break-across" && section_mm < SMALL_MM) },
   { means: "sections", label: "Section by section", how: "Glue a hand’s width, hold it until it is tacky, then the next; the end that fights hardest first.", why: "Padding or tension pushes it open: no clamp holds the whole length at once.", when: ({ sprung }) => sprung },
   { means: "board", label: "Weights under a board", how: "Parting film, a flat board, weights spread from the middle outwards.", why: "A sheet is pressed flat everywhere, or it stays up where it is not.", when: ({ damage }) => FLAT.includes(damage) },
   {
@@ -46,7 +50,6 @@ export const PRESSURE: readonly PressureRow[] = [
     why: "The weight of the part presses straight on the joint and nothing else touches it.",
     when: ({ family, damage }) => family === "mineral" || (family === "metal" && damage === "break-across"),
   },
-  { means: "wrap", label: "Wrap of cord or rubber", how: "Wind it round under tension, from the middle outwards, over film.", why: "A small or round section gives a clamp no face.", when: ({ damage, section_mm = 99 }) => (damage === "break-along" || damage === "break-across") && section_mm < SMALL_MM },
   { means: "patch-press", label: "Flat press over the patch", how: "Film, a padded board on both faces, little weight.", why: "Skin under pressure spreads: flat and light, or the tear opens.", when: ({ family }) => family === "skin" || family === "paper" },
   { means: "clamps", label: "Clamps with padded cauls", how: "Cauls along both sides, wedges where they don’t fit, opposed clamps to take out lean; tighten from the middle.", why: "Just enough that a bead shows all along: more starves the joint.", when: () => true },
 ];

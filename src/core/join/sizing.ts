@@ -83,7 +83,7 @@ function rod(kind: "dowel" | "pin", share: number, smallest: number, input: Brac
         `A section of ${plain(across)} mm leaves ${plain(Math.max(0, largest))} mm between safe walls, and a ${kind} under ${plain(smallest)} mm carries nothing.`,
       ],
     };
-  const embed = 2.5 * diameter + (input.crack_length_mm ?? 0);
+  const embed = 2.5 * diameter + (input.crack_length_mm ?? 0) + (input.slope_length_mm ?? 0) / 2;
   const wall = (across - diameter - GLUE_ROOM_MM) / 2;
   return {
     kind,
@@ -100,7 +100,7 @@ function rod(kind: "dowel" | "pin", share: number, smallest: number, input: Brac
     },
     reasons: [
       `${plain(diameter)} mm is ${plain((diameter / across) * 100, 0)} % of the section: a third is usual, half the most.`,
-      `${plain(embed)} mm deep on each side: two and a half diameters${input.crack_length_mm ? ", past the crack" : ""}.`,
+      `${plain(embed)} mm deep on each side: two and a half diameters${input.crack_length_mm ? ", past the crack" : input.slope_length_mm ? ", past both ends of the slope" : ""}.`,
       `The hole is ${plain(GLUE_ROOM_MM)} mm wider for the glue film; a channel along it lets air and glue out, or the part splits.`,
       `${plain(wall)} mm of wall stay on each side.`,
       ...(kind === "pin" ? [slotWords(input)] : []),
@@ -117,10 +117,16 @@ function slotWords({ material }: BraceInput): string {
     : "In so hard a body the slot is cut under water with a diamond wheel; the pin stands in its middle and leans on no wall.";
 }
 
-/** Bent from sheet or cut from wood across the break, with a floor that stays before the show face. */
+/** From this width on two thin splines side by side hold more than one thick one, mm: twice the glued cheeks. Trade practice. */
+const TWO_SPLINES_FROM_MM = 30;
+/** A spline reaches so many heights of the section past each end of the break (FPL Wood Handbook 2021, ch. 10: scarf of at least 1 : 3 a side). */
+const SPLINE_HEIGHTS = 3;
+
+/** Cut from wood across the break, with a floor that stays before the show face; two side by side in a wide section. */
 function spline({ slope_length_mm = 0, material }: BraceInput, { width, height }: Sides): SizedBrace {
   const floor = safeWall(height, material);
-  const thick = Math.min(width / 3, width - 2 * safeWall(width, material));
+  const count = width >= TWO_SPLINES_FROM_MM ? 2 : 1;
+  const thick = count === 2 ? width / 4 : Math.min(width / 3, width - 2 * safeWall(width, material));
   const depth = height - floor;
   if (thick < 3 || depth < 4)
     return {
@@ -131,22 +137,27 @@ function spline({ slope_length_mm = 0, material }: BraceInput, { width, height }
         `A slot in ${plain(width)} × ${plain(height)} mm leaves no safe wall beside or before it, and one under 3 mm carries nothing.`,
       ],
     };
-  const length = Math.max(6 * thick, 3 * height) + slope_length_mm;
+  const past = SPLINE_HEIGHTS * height;
+  const between = (width - count * thick) / (count + 1);
   return {
     kind: "spline",
     size: {
+      count,
       width_mm: thick,
       depth_mm: depth,
-      length_mm: length,
+      length_mm: 2 * past + slope_length_mm,
+      past_mm: past,
       floor_mm: height - depth,
-      wall_mm: (width - thick) / 2,
+      wall_mm: between,
       chamfer_mm: 1.5,
     },
     reasons: [
-      `${plain(thick)} mm wide: a third of the section, with ${plain((width - thick) / 2)} mm beside it.`,
+      count === 2
+        ? `Two of ${plain(thick)} mm side by side: a quarter of the section each, ${plain(between)} mm beside and between them, twice the glued cheeks of one.`
+        : `${plain(thick)} mm wide: a third of the section, with ${plain(between)} mm beside it.`,
       `${plain(depth)} mm deep: ${plain(height - depth)} mm stay before the front face.`,
-      `${plain(length)} mm long: past both ends of the break by three heights.`,
-      "Dry it slides in by hand: the glue’s water swells it. The lower corner is chamfered so that glue can escape.",
+      `${plain(2 * past + slope_length_mm)} mm long: ${plain(past)} mm, three heights, past each end of the break.`,
+      "Dry it slides in by hand, 0.1 to 0.2 mm of play: the glue’s water swells it. The lower corner is chamfered so that glue can escape.",
     ],
   };
 }

@@ -13,7 +13,7 @@ export interface StrengthRow {
   readonly source: string;
 }
 
-const WOOD = "FPL Wood Handbook 2021, ch. 5 (bending strength) and ch. 10 (end-grain joints)";
+const WOOD = "FPL Wood Handbook 2021, ch. 5 (bending strength) and ch. 10 (end-grain joints: 2 to 5 N/mm² with any wood glue)";
 const CERAMIC = "Callister, Materials Science, table of ceramics; bond: typical data sheets of epoxies on glazed ware";
 const wood = (along: number, joint: number): StrengthRow => ({ along, joint, asks: 3, grain: true, source: WOOD });
 const brittle = (along: number, joint: number, source = CERAMIC): StrengthRow => ({ along, joint, asks: 4, grain: false, source });
@@ -28,12 +28,12 @@ export const STRENGTHS: Readonly<Record<Substrate, StrengthRow>> = {
   gypsum: brittle(3, 1.2, "EN 13279-1 (flexural strength of gypsum binders); bond: break runs in the gypsum"),
   stone: brittle(7, 3, "EN 12372 results of limestones and sandstones; bond: break runs in the stone"),
   "resin-cast": brittle(40, 10, "typical data sheets of casting resins"),
-  hardwood: wood(80, 12),
-  softwood: wood(50, 8),
-  "veneer-solid": wood(60, 9),
-  "veneer-particleboard": { ...wood(12, 4), source: "EN 312 (P2 boards)" },
-  mdf: { ...wood(20, 6), source: "EN 622-5 (MDF)" },
-  "mdf-vinyl": { ...wood(20, 6), source: "EN 622-5 (MDF)" },
+  hardwood: wood(80, 3),
+  softwood: wood(50, 2),
+  "veneer-solid": wood(60, 2.5),
+  "veneer-particleboard": { ...wood(12, 1.5), source: "EN 312 (P2 boards)" },
+  mdf: { ...wood(20, 2), source: "EN 622-5 (MDF)" },
+  "mdf-vinyl": { ...wood(20, 2), source: "EN 622-5 (MDF)" },
   leather: { along: 15, joint: 1, asks: 3, grain: false, source: "Kite and Thomson 2006, ch. 3 (tensile strength, aged skin)" },
   leatherette: { along: 10, joint: 1, asks: 3, grain: false, source: "typical data sheets of coated fabrics" },
   "soft-metal": brittle(25, 8, "ASM Handbook vol. 2, 1990 (tin, lead and zinc alloys)"),

@@ -15,6 +15,7 @@ export const LADDER_ENDS: Readonly<Record<Finish, { readonly to: Grade; readonly
   oil: { to: P(240), because: "finer closes the pores to oil", source: TRADE },
   wax: { to: P(320), because: "wax shows little", source: TRADE },
   dye: { to: P(800), because: "skin marks easily", source: TRADE },
+  foil: { to: P(400), because: "a thin coat over foil shows coarser scratches", source: TRADE },
   gilding: { to: P(400), because: "size and leaf show the ground", source: TRADE },
 };
 

@@ -24,6 +24,8 @@ interface MatchDamage {
   shards?: number;
   tension?: boolean;
   cause_present?: boolean;
+  broken?: boolean;
+  film_um?: number;
   [measure: `${string}_mm`]: number | undefined;
 }
 

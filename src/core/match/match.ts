@@ -1,6 +1,6 @@
 import type { ClassName, Role } from "../catalogue";
 import type { Warning } from "../units/schema";
-import { factsOf, type Shelf } from "./case";
+import { type Facts, factsOf, type Shelf } from "./case";
 import { bestChains, type Chain, clashesWith, refuseUnchained } from "./chains";
 import { type Judgement, judgeRole, type Reason, reasonsOf } from "./judge";
 import type { MatchInput, MatchResult } from "./match.schema";
@@ -16,13 +16,50 @@ export interface Matching {
   readonly chains: readonly Chain[];
 }
 
-/** Judge every class, and with a `shelf` every jar of the shop's own, for every link that the damage needs. */
-export function matching(input: MatchInput, shelf?: Shelf): Matching {
+/** The links that a way takes, each judged at its own place: by that place's measures, kind and weather. */
+export interface AtPlaces {
+  readonly roles: readonly Role[];
+  readonly at: Partial<Readonly<Record<Role, PlaceFacts>>>;
+}
+
+/** What of the question is otherwise at one place. */
+export interface PlaceFacts {
+  readonly damage: { readonly gap_mm?: number; readonly depth_mm?: number; readonly kind?: MatchInput["damage"]["kind"] };
+  readonly only?: readonly ClassName[];
+  /** Minutes for one join, where joins are made one after the other; absent = as asked. */
+  readonly working_min?: number | "none";
+  /** Behind or inside: no weather, no wear. */
+  readonly hidden?: boolean;
+}
+
+/** Judge every class, and with a `shelf` every jar of the shop's own, for every link that the damage needs; with `places`, each at its own. */
+export function matching(input: MatchInput, shelf?: Shelf, places?: AtPlaces): Matching {
   const facts = factsOf(input, shelf);
-  const roles = rolesFor(facts);
-  const judged = new Map(roles.map((role) => [role, judgeRole(facts, role)]));
+  const roles = places?.roles ?? rolesFor(facts);
+  const judged = new Map(roles.map((role) => [role, judgeAt(facts, role, places?.at[role])]));
   const chains = bestChains(facts, judged);
   return { roles, byRole: refuseUnchained(facts, judged, chains), chains };
+}
+
+/** Judge a role by the facts of its place. */
+export function judgeAt(facts: Facts, role: Role, at: PlaceFacts | undefined): Judgement[] {
+  if (at === undefined) return judgeRole(facts, role);
+  const { only } = at;
+  const judged = judgeRole(factsAt(facts, at), role);
+  return only === undefined ? judged : judged.filter(({ row }) => only.includes(row.class));
+}
+
+/** The facts as they are at one place. */
+export function factsAt(facts: Facts, { damage, working_min, hidden }: PlaceFacts): Facts {
+  const { gap_mm: _gap, depth_mm: _depth, ...rest } = facts.damage;
+  const { working_min: asked, ...others } = facts;
+  const minutes = working_min === "none" ? undefined : (working_min ?? asked);
+  return {
+    ...others,
+    damage: { ...rest, ...damage, kind: damage.kind ?? rest.kind },
+    ...(minutes === undefined ? {} : { working_min: minutes }),
+    ...(hidden ? { service: { ...facts.service, outdoor: false, touched: false, food: false } } : {}),
+  };
 }
 
 /**

@@ -63,7 +63,7 @@ export const PAIR_RULES: readonly PairRule[] = [
     says: (_, over) => `Fits if the consolidant stays below the surface: ${lower(over)} keys into open pores only.`,
     source: "Horie 2010, ch. 5",
   },
-  { id: "silicate-wait", effect: "if", when: (under, over) => is(under, "ethyl-silicate") && over.role !== "consolidant", says: () => "Fits if it has had two to four weeks: until then the stone throws water off.", source: "typical data sheets of stone strengtheners" },
+  { id: "silicate-wait", effect: "if", when: (under, over) => is(under, "ethyl-silicate") && fills(over), says: () => "Fits if it has had two to four weeks: until then the stone throws water off.", source: "typical data sheets of stone strengtheners" },
   { id: "styrene-on-resin", effect: "if", when: (under, over) => is(under, "acrylic-resin-solvent") && over.row.carrier === "monomer", says: (under, over) => `Fits if ${lower(under)} has dried a day and stays thin: ${lower(over)} softens it.`, source: "Horie 2010, app. 2" },
   { id: "pin-rust", effect: "if", when: (under, over, { on }) => is(under, "metal-pin") && (on.family === "mineral" || over.row.hatch === "plaster") && over.role !== "consolidant", says: () => "Fits if the pin is stainless: rust stains come through.", source: "Buys and Oakley 1993, ch. 9" },
   {

@@ -32,6 +32,7 @@ const STRUCTURE: Readonly<Record<DamageKind, Partial<Record<Role, Need>>>> = {
   eroded: { consolidant: always, filler: always },
   "worn-thin": { adhesive: always, brace: always },
   stain: {},
+  "loose-joint": { adhesive: always },
 };
 
 /** Kinds that change the look even where nothing is filled. */

@@ -4,6 +4,7 @@ import type { PressureFacts } from "../join/pressure.data";
 import type { SizedBrace } from "../join/sizing";
 import { sidesOf } from "../join/sizing";
 import type { Damage, DamageOf } from "../survey/measures.data";
+import { sectionOf } from "../survey/place";
 import type { Sketch } from "../survey/sketch";
 import { type Point, plain } from "../units";
 
@@ -11,14 +12,16 @@ type Asks = { readonly [K in DamageKind]?: (damage: DamageOf<K>) => Omit<BraceIn
 
 /** What a damage asks of a brace; kinds that are only filled ask nothing. */
 const ASKS: Asks = {
-  "break-along": ({ slope_mm, width_mm, height_mm }) => ({
+  "break-along": ({ slope_mm, load_N, lever_mm, ...member }) => ({
     joint: "break-along",
-    section: { width_mm, height_mm },
+    section: sectionOf(member).at,
     slope_length_mm: slope_mm,
+    ...(load_N ? { load_N } : {}),
+    ...(lever_mm ? { lever_mm } : {}),
   }),
-  "break-across": ({ width_mm, height_mm, load_N, lever_mm }) => ({
+  "break-across": ({ load_N, lever_mm, ...member }) => ({
     joint: "break-across",
-    section: { width_mm, height_mm },
+    section: sectionOf(member).at,
     ...(load_N ? { load_N } : {}),
     ...(lever_mm ? { lever_mm } : {}),
   }),
@@ -37,7 +40,7 @@ const ASKS: Asks = {
     const [least = 1, middle = 1, most = 1] = [a_mm, b_mm, c_mm].sort((x, y) => x - y);
     return { joint: "build-up", section: { width_mm: middle, height_mm: least }, lever_mm: most / 2 };
   },
-  shards: ({ thickness_mm }) => ({ joint: "butt", section: { width_mm: thickness_mm * 4, height_mm: thickness_mm } }),
+  shards: ({ thickness_mm, shards, support = "body" }) => ({ joint: "butt", section: { width_mm: thickness_mm * 4, height_mm: thickness_mm }, pieces: shards, support }),
 };
 
 /** The question for `brace`, from the damage as surveyed; undefined where nothing is let in. */

@@ -1,6 +1,7 @@
 import type { DamageKind } from "../catalogue";
 import type { Profile } from "../fill/section";
 import type { Damage, DamageOf } from "../survey/measures.data";
+import { sectionOf } from "../survey/place";
 
 const CLOSED_MM = 0.1;
 const open = (width: number, depth: number): Profile => ({ kind: "shaft", width: Math.max(width, CLOSED_MM), depth, through: true });
@@ -22,8 +23,9 @@ const PROFILE: { readonly [K in DamageKind]: (damage: DamageOf<K>) => Profile } 
   hole: ({ diameter_mm, depth_mm, through }) => ({ kind: "shaft", width: diameter_mm, depth: depth_mm, through }),
   crack: ({ width_mm, depth_mm }) => ({ kind: "groove", width: width_mm, depth: depth_mm }),
   shards: ({ thickness_mm, gap_mm = 0 }) => open(gap_mm, thickness_mm),
-  "break-along": ({ height_mm, gap_mm = 0 }) => open(gap_mm, height_mm),
-  "break-across": ({ height_mm, gap_mm = 0 }) => open(gap_mm, height_mm),
+  "break-along": ({ gap_mm = 0, ...member }) => open(gap_mm, sectionOf(member).height),
+  "break-across": ({ gap_mm = 0, ...member }) => open(gap_mm, sectionOf(member).height),
+  "loose-joint": ({ play_mm, depth_mm }) => tray(play_mm, depth_mm),
   tear: ({ thickness_mm, lost_mm = 0 }) => open(lost_mm, thickness_mm),
   "veneer-lifted": ({ width_mm, thickness_mm }) => tray(width_mm, thickness_mm),
   "veneer-lost": ({ width_mm, thickness_mm }) => tray(width_mm, thickness_mm),

@@ -2,6 +2,7 @@ import { type DamageKind, earlierGlueRow, type FinishRow, FLAGS, type Flag, type
 import { plain } from "../units";
 import { CHECK_ROWS, checksFor, LIMITS } from "./inspection.data";
 import type { Damage, DamageOf } from "./measures.data";
+import { sectionOf } from "./place";
 import { QUESTIONS } from "./questions.data";
 import type { Survey } from "./survey.schema";
 
@@ -95,10 +96,12 @@ const SAYS: { readonly [K in DamageKind]?: (damage: DamageOf<K>) => readonly [te
     length_mm > SLENDER * base_mm
       ? [`It needs a core: the tip is ${plain(length_mm / base_mm)} times as long as its base.`, "from base and length"]
       : undefined,
-  "break-along": ({ slope_mm, height_mm }) =>
-    slope_mm >= LONG_SLOPE * height_mm
-      ? [`The slope is 1 : ${plain(slope_mm / height_mm)}: glued well, it holds nearly as wood.`, "from slope and height"]
-      : [`The slope is only 1 : ${plain(slope_mm / height_mm)}: glue alone may not carry it, look at Join.`, "from slope and height"],
+  "break-along": ({ slope_mm, ...member }) => {
+    const slope = slope_mm / sectionOf(member).height;
+    return slope >= LONG_SLOPE
+      ? [`The slope is 1 : ${plain(slope)}: glued well, it holds nearly as wood.`, "from slope and height"]
+      : [`The slope is only 1 : ${plain(slope)}: glue alone may not carry it, look at Join.`, "from slope and height"];
+  },
   "break-across": ({ load_N = 0 }) =>
     load_N > 0 ? ["End grain holds little: Join works out the brace.", "a load across the break"] : undefined,
   tear: ({ tension }) =>

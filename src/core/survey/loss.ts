@@ -1,6 +1,8 @@
 import { type DamageKind, patchMargin } from "../catalogue";
 import { plain } from "../units";
 import type { Damage, DamageOf } from "./measures.data";
+import { sectionOf } from "./place";
+import { cornerDepth } from "./solids";
 import { volume } from "./volume";
 import type { Solid } from "./volume.schema";
 
@@ -97,11 +99,11 @@ const SHAPE: { readonly [K in DamageKind]: (damage: DamageOf<K>) => Shape } = {
     dims: [diameter_mm, depth_mm],
   }),
   shards: ({ break_length_mm, thickness_mm, gap_mm = 0 }) => broken(break_length_mm, thickness_mm, gap_mm),
-  "break-along": ({ slope_mm, width_mm, height_mm, gap_mm = 0 }) => ({
-    ...broken(Math.hypot(slope_mm, height_mm), width_mm, gap_mm),
-    dims: [slope_mm, width_mm, height_mm],
-  }),
-  "break-across": ({ width_mm, height_mm, gap_mm = 0 }) => broken(width_mm, height_mm, gap_mm),
+  "break-along": ({ slope_mm, gap_mm = 0, ...member }) => {
+    const { width, height } = sectionOf(member);
+    return { ...broken(Math.hypot(slope_mm, height), width, gap_mm), dims: [slope_mm, width, height] };
+  },
+  "break-across": ({ gap_mm = 0, ...member }) => broken(sectionOf(member).width, sectionOf(member).height, gap_mm),
   crack: ({ length_mm, width_mm, depth_mm, closes }) => ({
     solids: [{ shape: "vGroove", length: length_mm, width: width_mm, depth: depth_mm }],
     depth_mm,
@@ -149,6 +151,10 @@ const SHAPE: { readonly [K in DamageKind]: (damage: DamageOf<K>) => Shape } = {
     joint_mm2: backed(length_mm, width_mm),
   }),
   stain: ({ length_mm, width_mm }) => area(length_mm, width_mm, 0),
+  "loose-joint": ({ depth_mm, play_mm, ...member }) => {
+    const { width, height } = sectionOf(member);
+    return { solids: [], depth_mm: 0, opening_mm2: 0, gap_mm: Math.max(CLOSED_GAP_MM, play_mm / 2), joint_mm2: 4 * width * depth_mm, dims: [width, height, depth_mm] };
+  },
 };
 
 /** What is missing from a damage with its measurements. */
@@ -164,9 +170,4 @@ export function lossOf(damage: Damage): Loss {
 
 function shapeOf<K extends DamageKind>(damage: DamageOf<K>): Shape {
   return (SHAPE[damage.kind as K] as (d: DamageOf<K>) => Shape)(damage);
-}
-
-/** Height of a corner tetrahedron over its broken face: 3V / A, with three square edges. */
-function cornerDepth(a: number, b: number, c: number): number {
-  return (a * b * c) / Math.sqrt((a * b) ** 2 + (b * c) ** 2 + (a * c) ** 2);
 }

@@ -9,14 +9,25 @@ interface Asked {
 }
 
 /** One thing that is measured of a damage. Lengths are kept in mm and may be typed in inches. */
-export type Measure = (Asked & { readonly type: "length" | "count" | "number"; readonly min: number; readonly max: number; readonly unit: string }) | (Asked & { readonly type: "choice"; readonly options: ReadonlyArray<readonly [value: string, label: string]> }) | (Asked & { readonly type: "yesno" });
+export type Measure = (Asked & { readonly type: "length" | "count" | "number"; readonly min: number; readonly max: number; readonly unit: string }) | (Asked & { readonly type: "choice"; readonly options: ReadonlyArray<readonly [value: string, label: string]> }) | (Asked & { readonly type: "yesno" }) | ListMeasure;
+
+/** Several losses of one kind, each with lengths of its own. */
+export type ListMeasure = Asked & { readonly type: "list"; readonly most: number; readonly of: ReadonlyArray<Asked & { readonly type: "length"; readonly min: number; readonly max: number; readonly unit: string }> };
 
 const length = <N extends string>(name: N, label: string, max: number, hint: string, min = 0.05) => ({ name, label, type: "length", min, max, unit: "mm", hint }) as const;
 const number = <N extends string>(name: N, label: string, unit: string, max: number, hint: string, min = 0) => ({ name, label, type: "number", min, max, unit, hint }) as const;
 const yesno = <N extends string>(name: N, label: string, hint: string) => ({ name, label, type: "yesno", hint }) as const;
 const maybe = <M extends object>(measure: M) => ({ ...measure, optional: true }) as const;
 
-const GAP = maybe(length("gap_mm", "Gap that stays open", 20, "in the dry fit; 0 when it closes", 0));
+const choice = <N extends string, const O extends ReadonlyArray<readonly [string, string]>>(name: N, label: string, options: O, hint: string) => ({ name, label, type: "choice", options, hint }) as const;
+
+const GAP = maybe(length("gap_mm", "Gap at its widest", 20, "in the dry fit; 0 when it closes", 0));
+const GAP_FROM = maybe(length("gap_from_mm", "Gap at its closest", 20, "0 where the faces meet somewhere", 0));
+const ROUND = maybe(length("diameter_mm", "Section, diameter", 500, "of a round member; then leave width and height empty"));
+const WIDE = maybe(length("width_mm", "Section, width", 500, "the member beside the break"));
+const LOAD = maybe(number("load_N", "Load at the end", "N", 20_000, "1 kg weighs about 10 N"));
+const LEVER = maybe(length("lever_mm", "Lever arm", 5000, "from the break to the load", 0));
+const TWIN = maybe(choice("twin", "Twin part", [["same", "Same hand"], ["mirrored", "Mirrored"], ["none", "None"]], "a mould off a mirrored twin is turned, or it does not fit"));
 const THICKNESS = "the wall measured beside it";
 
 /** What is measured of each kind. A new kind is a new entry here, with its loss, its sketch and its profile. */
@@ -37,7 +48,7 @@ export const MEASURES = {
       hint: "shell unless you say otherwise",
     } as const),
   ],
-  corner: [length("a_mm", "First edge", 1000, "from the lost corner along the first edge"), length("b_mm", "Second edge", 1000, "from the lost corner along the second edge"), length("c_mm", "Third edge", 1000, "from the lost corner along the third edge")],
+  corner: [length("a_mm", "First edge", 1000, "from the lost corner along the first edge"), length("b_mm", "Second edge", 1000, "from the lost corner along the second edge"), length("c_mm", "Third edge", 1000, "from the lost corner along the third edge"), TWIN],
   tip: [
     length("base_mm", "Base, across", 300, "the broken stump, measured across"),
     length("length_mm", "Length of the tip", 1000, "on the twin, or from a photograph"),
@@ -58,21 +69,25 @@ export const MEASURES = {
     { name: "shards", label: "Number of shards", type: "count", min: 2, max: 500, unit: "", hint: "all pieces, the largest included" },
     length("break_length_mm", "Length of all breaks", 20_000, "every break line, added up"),
     length("thickness_mm", "Thickness at the break", 300, "the wall where it broke"),
-    maybe(length("gap_mm", "Missing slivers, width", 20, "the gap that stays open in the dry fit; 0 when it closes", 0)),
+    maybe(length("gap_mm", "Gap all along, width", 20, "what stays open in the dry fit; 0 when the shards meet", 0)),
+    maybe({
+      name: "slivers",
+      label: "Missing slivers",
+      type: "list",
+      most: 20,
+      hint: "each loss at a join by its own measures: it is filled, not glued",
+      of: [length("length_mm", "Length", 1000, "along the join"), length("width_mm", "Width", 200, "across it"), length("depth_mm", "Depth", 300, "into the wall")],
+    } as const),
+    maybe(choice("support", "What holds them", [["body", "A closed body"], ["beam", "They stand out freely"]], "the joins of a dish are no beam")),
   ],
-  "break-along": [length("slope_mm", "Length of the slope", 3000, "along the grain, end to end of the break"), length("width_mm", "Section, width", 500, "the member beside the break"), length("height_mm", "Section, height", 500, "across the break"), GAP],
-  "break-across": [
-    length("width_mm", "Section, width", 500, "the member beside the break"),
-    length("height_mm", "Section, height", 500, "in the direction of the load"),
-    maybe(number("load_N", "Load at the end", "N", 20_000, "1 kg weighs about 10 N")),
-    maybe(length("lever_mm", "Lever arm", 5000, "from the break to the load", 0)),
-    GAP,
-  ],
+  "break-along": [length("slope_mm", "Length of the slope", 3000, "along the grain, end to end of the break"), WIDE, maybe(length("height_mm", "Section, height", 500, "across the break")), ROUND, LOAD, LEVER, GAP, GAP_FROM],
+  "break-across": [WIDE, maybe(length("height_mm", "Section, height", 500, "in the direction of the load")), ROUND, LOAD, LEVER, GAP, GAP_FROM],
   crack: [
     length("length_mm", "Length", 3000, "the crack along its run"),
     length("width_mm", "Width at the surface", 50, "a feeler gauge or a card shows it", 0.01),
     length("depth_mm", "Depth", 300, "a wire shows it; the wall where it goes through"),
     yesno("closes", "Closes by hand or clamp", "decides between gluing and filling"),
+    maybe(choice("closes_by", "What closes it", [["hand", "The hand"], ["clamp", "A clamp"], ["humidity", "Damp air"]], "wood that has dried out often closes in damp air")),
   ],
   tear: [
     length("length_mm", "Length", 3000, "along the tear"),
@@ -89,14 +104,14 @@ export const MEASURES = {
   ],
   "veneer-lost": [length("length_mm", "Length", 3000, "of the bare place"), length("width_mm", "Width", 3000, "of the bare place"), length("thickness_mm", "Thickness of the veneer", 10, "at the edge of the loss"), length("swelling_mm", "Swelling of the core", 50, "a straight edge shows it; 0 when it is flat", 0)],
   scratch: [length("length_mm", "Length", 3000, "along the scratch"), length("width_mm", "Width", 50, "across, with a magnifier", 0.01), length("depth_mm", "Depth", 10, "a fingernail catches from about 0.05 mm", 0.005), number("film_um", "Film beside it", "µm", 5000, "lacquer is often 60 to 120; 0 = bare surface")],
-  dent: [length("diameter_mm", "Across", 500, "from rim to rim of the dent"), length("depth_mm", "Depth", 100, "a straight edge over it shows the gap", 0.01), yesno("broken", "The surface is broken", "whole fibres can be steamed up, broken ones are filled")],
+  dent: [length("diameter_mm", "Across", 500, "from rim to rim of the dent"), length("depth_mm", "Depth", 100, "a straight edge over it shows the gap", 0.01), yesno("broken", "The surface is broken", "whole fibres can be steamed up, broken ones are filled"), maybe(number("film_um", "Film beside it", "µm", 5000, "steam clouds a film; 0 = bare surface"))],
   "burn-through": [
     length("length_mm", "Length", 3000, "of the place that was sanded or burnt through"),
     length("width_mm", "Width", 3000, "across the middle"),
     length("depth_mm", "Depth", 20, "0 when only the film is gone", 0),
     yesno("into_core", "Through the veneer into the core", "a core that shows is sealed and built up"),
   ],
-  eroded: [length("length_mm", "Length", 3000, "of the eroded place"), length("width_mm", "Width", 3000, "across the middle"), length("depth_mm", "Depth", 300, "from the old surface to sound material"), yesno("cause_present", "The cause is still there", "rain, salt or damp goes on; stop it first")],
+  eroded: [length("length_mm", "Length", 3000, "of the eroded place"), length("width_mm", "Width", 3000, "across the middle"), length("depth_mm", "Depth", 300, "from the old surface to sound material"), yesno("cause_present", "The cause is still there", "rain, salt or damp goes on; stop it first"), maybe(yesno("hollow", "Hollow behind it", "a shell is backed before it is filled"))],
   "worn-thin": [
     length("length_mm", "Length", 1000, "of the thin place"),
     length("width_mm", "Width", 1000, "across the middle"),
@@ -106,6 +121,17 @@ export const MEASURES = {
     yesno("cracked", "Cracked", "a crack needs a backing across it"),
   ],
   stain: [length("length_mm", "Length", 3000, "of the stain"), length("width_mm", "Width", 3000, "across the middle"), yesno("through", "Through the finish into the material", "in the finish it polishes out; under it, it is bleached")],
+  "loose-joint": [
+    choice("joint", "Kind of joint", [["tenon", "Tenon"], ["dowel", "Dowel"], ["mitre", "Mitre"]], "a round tenon counts as a dowel"),
+    maybe(length("width_mm", "Tenon or mitre, width", 500, "across the grain of the socket")),
+    maybe(length("height_mm", "Tenon or mitre, thickness", 500, "the thin side")),
+    maybe(length("diameter_mm", "Dowel, diameter", 500, "then leave width and thickness empty")),
+    length("depth_mm", "Depth in the socket", 500, "a wire shows it; of a mitre its length"),
+    length("play_mm", "Play", 20, "what it moves in its socket, both sides together; 0 when it is tight", 0),
+    maybe(length("shoulder_mm", "Gap at the shoulder", 50, "0 when the shoulder meets", 0)),
+    maybe(length("wobble_mm", "Wobble at the far end", 200, "held at the socket, moved at the end", 0)),
+    maybe(yesno("closes_frame", "Closes the frame", "once glued, no other joint of the frame can go in: it comes last")),
+  ],
 } as const satisfies Record<DamageKind, readonly Measure[]>;
 
 export const DAMAGE_LABELS: Readonly<Record<DamageKind, string>> = {
@@ -126,9 +152,10 @@ export const DAMAGE_LABELS: Readonly<Record<DamageKind, string>> = {
   eroded: "Eroded",
   "worn-thin": "Worn thin",
   stain: "Stain",
+  "loose-joint": "Loose joint",
 };
 
-type ValueOf<M extends Measure> = M extends { type: "yesno" } ? boolean : M extends { options: ReadonlyArray<readonly [infer V, string]> } ? V : number;
+type ValueOf<M extends Measure> = M extends { of: ReadonlyArray<{ name: infer N extends string }> } ? ReadonlyArray<Readonly<Record<N, number>>> : M extends { type: "yesno" } ? boolean : M extends { options: ReadonlyArray<readonly [infer V, string]> } ? V : number;
 type MeasuredAs<Row extends readonly Measure[]> = {
   readonly [M in Row[number] as M extends { optional: true } ? never : M["name"]]: ValueOf<M>;
 } & { readonly [M in Row[number] as M extends { optional: true } ? M["name"] : never]?: ValueOf<M> };

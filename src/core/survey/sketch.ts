@@ -1,3 +1,4 @@
+import { sectionOf } from "./place";
 import type { DamageKind } from "../catalogue";
 import { type Point, plain } from "../units";
 import type { Damage, DamageOf } from "./measures.data";
@@ -202,32 +203,9 @@ const SKETCH: { readonly [K in DamageKind]: (damage: DamageOf<K>) => Sketch } = 
     ],
     dims: [across(0, l, Math.max(l * 0.06, t) + gap / 2, l), across(l * 1.08, l * 1.08 + t, t / 2, t)],
   }),
-  "break-along": ({ slope_mm: s, height_mm: h, gap_mm: gap = 0 }) => ({
-    view: "from the side, grain lengthwise",
-    solid: [
-      [
-        [-s * 0.9, 0],
-        [-s / 2, 0],
-        [s / 2, h],
-        [-s * 0.9, h],
-      ],
-      [
-        [s * 0.9 + gap, 0],
-        [-s / 2 + gap, 0],
-        [s / 2 + gap, h],
-        [s * 0.9 + gap, h],
-      ],
-    ],
-    missing: [],
-    lines: [
-      [
-        [-s / 2, 0],
-        [s / 2, h],
-      ],
-    ],
-    dims: [across(-s / 2, s / 2, h, s), down(s * 0.9 + gap, h, 0, h)],
-  }),
-  "break-across": ({ width_mm: w, height_mm: h, lever_mm: lever = 0, gap_mm: gap = 0 }) => {
+  "break-along": ({ slope_mm: s, gap_mm: gap = 0, ...member }) => along(s, sectionOf(member).height, gap),
+  "break-across": ({ lever_mm: lever = 0, gap_mm: gap = 0, ...member }) => {
+    const { width: w, height: h } = sectionOf(member);
     const out = Math.max(lever, h * 1.5);
     return {
       view: "from the side, and the section",
@@ -351,7 +329,68 @@ const SKETCH: { readonly [K in DamageKind]: (damage: DamageOf<K>) => Sketch } = 
     ],
   }),
   stain: ({ length_mm, width_mm }) => place("seen from above", length_mm, width_mm, 0, 0),
+  "loose-joint": ({ depth_mm: deep, play_mm: play, shoulder_mm: open = 0, ...member }) => {
+    const { height: h } = sectionOf(member);
+    const around = Math.max(h, 4);
+    return {
+      view: "cut lengthwise: the socket left, play above and below",
+      solid: [
+        [
+          [-deep - around, -h / 2 - around],
+          [0, -h / 2 - around],
+          [0, -h / 2 - play / 2],
+          [-deep, -h / 2 - play / 2],
+          [-deep, h / 2 + play / 2],
+          [0, h / 2 + play / 2],
+          [0, h / 2 + around],
+          [-deep - around, h / 2 + around],
+        ],
+        [
+          [-deep * 0.97 + open, -h / 2],
+          [open, -h / 2],
+          [open, -h / 2 - around * 0.6],
+          [open + around * 2, -h / 2 - around * 0.6],
+          [open + around * 2, h / 2 + around * 0.6],
+          [open, h / 2 + around * 0.6],
+          [open, h / 2],
+          [-deep * 0.97 + open, h / 2],
+        ],
+      ],
+      missing: [],
+      lines: [],
+      dims: [across(-deep, 0, h / 2 + around, deep), down(open + around * 2, h / 2, -h / 2, h), ...(play > 0 ? [{ from: [-deep * 0.5, h / 2] as Point, to: [-deep * 0.5, h / 2 + play / 2] as Point, label: plain(play, 2), beside: "right" as const }] : [])],
+    };
+  },
 };
+
+/** A break along the grain from the side, its slope as a slope. */
+function along(s: number, h: number, gap: number): Sketch {
+  return {
+    view: "from the side, grain lengthwise",
+    solid: [
+      [
+        [-s * 0.9, 0],
+        [-s / 2, 0],
+        [s / 2, h],
+        [-s * 0.9, h],
+      ],
+      [
+        [s * 0.9 + gap, 0],
+        [-s / 2 + gap, 0],
+        [s / 2 + gap, h],
+        [s * 0.9 + gap, h],
+      ],
+    ],
+    missing: [],
+    lines: [
+      [
+        [-s / 2, 0],
+        [s / 2, h],
+      ],
+    ],
+    dims: [across(-s / 2, s / 2, h, s), down(s * 0.9 + gap, h, 0, h)],
+  };
+}
 
 /** The drawing of a damage from its measurements. */
 export function sketchOf(damage: Damage): Sketch {

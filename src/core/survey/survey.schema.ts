@@ -15,16 +15,25 @@ function schemaOf(measure: Measure): TSchema {
       return oneOf(measure.options.map(([value]) => value));
     case "yesno":
       return Type.Boolean();
+    case "list":
+      return Type.Array(strict(Object.fromEntries(measure.of.map((each) => [each.name, schemaOf(each)]))), { maxItems: measure.most });
   }
 }
 
+/** A section is square or round: width and height, or a diameter. */
+const SECTIONED: readonly DamageKind[] = ["break-along", "break-across", "loose-joint"];
+const SQUARE_OR_ROUND = { anyOf: [{ required: ["width_mm", "height_mm"] }, { required: ["diameter_mm"] }] };
+
 const variant = (kind: DamageKind) =>
-  strict({
-    kind: Type.Literal(kind),
-    ...Object.fromEntries(
-      MEASURES[kind].map((measure: Measure) => [measure.name, measure.optional ? Type.Optional(schemaOf(measure)) : schemaOf(measure)]),
-    ),
-  });
+  strict(
+    {
+      kind: Type.Literal(kind),
+      ...Object.fromEntries(
+        MEASURES[kind].map((measure: Measure) => [measure.name, measure.optional ? Type.Optional(schemaOf(measure)) : schemaOf(measure)]),
+      ),
+    },
+    SECTIONED.includes(kind) ? SQUARE_OR_ROUND : {},
+  );
 
 /** Built from the table of measures, so that a new kind is described once. */
 export const DamageSchema = Type.Unsafe<Damage>(tagged("kind", DAMAGE_KINDS.map(variant)));

@@ -26,7 +26,7 @@ export const FINISH_RULES: readonly Rule[] = [
     id: "finish-solvent",
     looks_at: "finish",
     effect: "if",
-    when: (c) => c.row.carrier !== "heat" && c.finish.harmed_by.includes(c.row.carrier) && !is(c, "wax-polish") && !(c.role === "adhesive" && c.damage.kind === "tear"),
+    when: (c) => c.row.carrier !== "heat" && c.finish.harmed_by.includes(c.row.carrier) && !is(c, "wax-polish") && !(c.role === "adhesive" && c.damage.kind === "tear") && !ownKind(c),
     word: "Mask it",
     says: (c) => `Fits if the ${c.finish.label.toLowerCase()} is masked or the material stays inside the loss: its ${c.row.carrier} lifts it.`,
     source: `${HORIE}, app. 2`,
@@ -45,7 +45,11 @@ export const FINISH_RULES: readonly Rule[] = [
     says: (c) => `In a clear film it shows as a dull line: ${c.finish.label.toLowerCase()} is best filled with its own kind.`,
     source: TRADE,
   },
-  { id: "film-needs-film", looks_at: "finish", effect: "refuse", roles: ["filler"], when: (c) => c.row.class === "spray-film" && !c.finish.film, word: "No film", says: "It fills a film, and this surface has none.", source: TRADE },
+  { id: "film-needs-film", looks_at: "finish", effect: "refuse", roles: ["filler"], when: (c) => is(c, "spray-film", "polyester-drop") && !c.finish.film, word: "No film", says: "It fills a film, and this surface has none.", source: TRADE },
+  { id: "film-other-kind", looks_at: "finish", effect: "refuse", roles: ["filler"], when: (c) => (is(c, "polyester-drop") && c.finish.film && c.finish.finish !== "polyester-film") || (is(c, "spray-film") && c.finish.finish === "polyester-film"), word: "Other film", says: (c) => `A drop of another kind never joins ${c.finish.label.toLowerCase()}: it shows as an eye.`, or: "Or take the film's own kind.", source: SHEETS },
+  { id: "foil-solvent", looks_at: "finish", effect: "refuse", when: (c) => c.on.substrate === "mdf-vinyl" && (c.row.carrier === "ketone" || c.row.carrier === "monomer") && c.role !== "topcoat", word: "Melts foil", says: "Its solvent swells and wrinkles vinyl foil for good.", or: "Or take what is thinned with alcohol or needs no solvent.", source: `${HORIE}, app. 2` },
+  { id: "film-own-kind", looks_at: "finish", effect: "for", roles: ["filler"], when: (c) => (is(c, "polyester-drop") && c.finish.finish === "polyester-film") || (is(c, "spray-film") && c.finish.finish === "lacquer"), word: "Own kind", says: (c) => `The film's own kind: it polishes out as one with ${c.finish.label.toLowerCase()}.`, source: SHEETS },
+  { id: "film-under-gloss", looks_at: "finish", effect: "refuse", roles: ["filler"], when: (c) => c.finish.film && c.finish.gloss && c.finish.finish !== "gilding" && c.row.group === "wood-filler" && (c.damage.kind === "dent" || c.damage.kind === "scratch") && c.damage.film_um !== 0 && c.damage.broken !== true, word: "Shows under gloss", says: "Wood filler under a clear gloss film is a blind spot for ever.", or: "Or take the film's own kind.", source: TRADE },
   { id: "top-own-kind", looks_at: "finish", effect: "against", roles: ["topcoat"], when: (c) => !TOP_OF[c.row.class]?.includes(c.finish.finish), word: "Looks other", says: (c) => `It does not look like the ${c.finish.label.toLowerCase()} beside it.`, source: TRADE },
   {
     id: "stain-opaque",
@@ -80,7 +84,9 @@ export const FINISH_RULES: readonly Rule[] = [
   { id: "layered-unknown", looks_at: "finish", effect: "if", roles: COATING, when: (c) => c.found?.layered === true && ["ketone", "alcohol", "monomer"].includes(c.row.carrier), word: "Older layers", says: "Fits if the older layers below were tried too: one of them may swell.", source: TRADE },
   { id: "colour-other", looks_at: "finish", effect: "fair", roles: ["colour"], when: (c) => COLOUR_OF[c.row.class]?.includes(c.finish.finish) === false && c.finish.finish !== "none", word: "Looks other", says: (c) => `It does not look like ${finish(c)} by itself: the coat over it has to do that.`, source: TRADE },
   { id: "colour-leaf-only", looks_at: "finish", effect: "refuse", roles: ["colour"], when: (c) => is(c, "metal-leaf") && c.finish.finish !== "gilding", word: "No gilding", says: "Leaf mends gilding, and there is none here.", source: TRADE },
-  { id: "colour-no-leaf", looks_at: "finish", effect: "against", roles: ["colour"], when: (c) => c.finish.finish === "gilding" && !is(c, "metal-leaf"), word: "Never leaf", says: "Paint never looks like leaf: it only tones a small loss.", source: TRADE },
+  { id: "colour-bronze-only", looks_at: "finish", effect: "refuse", roles: ["colour"], when: (c) => is(c, "bronze-paint") && !["gilding", "paint", "glaze"].includes(c.finish.finish), word: "No metal", says: "Bronze looks like metal, and there is none beside it.", source: TRADE },
+  { id: "colour-bronze-asked", looks_at: "finish", effect: "against", roles: ["colour"], when: (c) => is(c, "bronze-paint") && ["paint", "glaze"].includes(c.finish.finish), word: "If metallic", says: "Only where the colour beside it is metallic.", source: TRADE },
+  { id: "colour-no-leaf", looks_at: "finish", effect: "against", roles: ["colour"], when: (c) => c.finish.finish === "gilding" && !is(c, "metal-leaf", "bronze-paint"), word: "Never leaf", says: "Paint never looks like leaf: it only tones a small loss.", source: TRADE },
   { id: "colour-rubs", looks_at: "finish", effect: "if", roles: ["colour"], when: (c) => is(c, "watercolour") && c.service.touched === true, word: "Rubs off", says: "Fits if a coat protects it: fingers rub it off.", source: HORIE },
   { id: "colour-no-film", looks_at: "finish", effect: "refuse", roles: ["colour"], when: (c) => is(c, "toner-lacquer") && !["lacquer", "polyester-film", "shellac"].includes(c.finish.finish), word: "No film", says: "A toner tints a clear film, and this surface has none.", source: TRADE },
   { id: "colour-yellows", looks_at: "finish", effect: "note", roles: ["colour"], when: (c) => is(c, "oil-colour"), word: "Yellows", says: "Oil yellows in the dark: light tones turn.", source: HORIE },
@@ -95,6 +101,7 @@ export const FINISH_RULES: readonly Rule[] = [
     says: "It yellows within decades and draws the line in white china.",
     source: "J. Down, Studies in Conservation 31 (1986) 159–170; products differ widely",
   },
+  { id: "colour-fast-epoxy", looks_at: "finish", effect: "against", roles: ["adhesive"], when: (c) => is(c, "epoxy-fast") && (c.on.substrate === "porcelain" || c.on.substrate === "bone-china"), word: "Soon yellow", says: "Mercaptan-cured, it yellows within months and draws every line.", source: "J. Down, Studies in Conservation 31 (1986) 159–170" },
   {
     id: "colour-china-opaque",
     looks_at: "finish",
@@ -116,9 +123,12 @@ export const FINISH_RULES: readonly Rule[] = [
   { id: "polishes-with-it", looks_at: "finish", effect: "for", roles: ["topcoat"], when: (c) => TOP_OF[c.row.class]?.includes(c.finish.finish) === true && c.finish.finish !== "none", word: "Own kind", says: (c) => `Its own kind on ${finish(c)}: they polish out as one.`, source: TRADE },
 ];
 
+/** A coat over its own kind melts into it: that is how it is meant. */
+const ownKind = (c: Case) => (c.role === "topcoat" && TOP_OF[c.row.class]?.includes(c.finish.finish) === true) || (c.role === "colour" && c.finish.finish === "dye" && c.row.class === "leather-colour");
+
 /** Which top coats look like which finish. */
 const TOP_OF: Partial<Record<Case["row"]["class"], readonly string[]>> = {
-  "clear-acrylic": ["glaze", "paint", "gilding"],
+  "clear-acrylic": ["glaze", "paint", "gilding", "foil"],
   "cold-glaze": ["glaze", "polyester-film"],
   "shellac-polish": ["shellac", "oil"],
   "clear-lacquer": ["lacquer", "polyester-film"],
@@ -131,7 +141,7 @@ const TOP_OF: Partial<Record<Case["row"]["class"], readonly string[]>> = {
 
 /** Which colours look like which finish by themselves. */
 const COLOUR_OF: Partial<Record<Case["row"]["class"], readonly string[]>> = {
-  "acrylic-paint": ["paint", "glaze", "gilding"],
+  "acrylic-paint": ["paint", "glaze", "gilding", "foil"],
   "tinted-resin": ["glaze", "gilding", "paint"],
   "spirit-stain": ["shellac", "oil", "wax", "lacquer", "dye"],
   "leather-colour": ["dye", "paint"],

@@ -17,6 +17,17 @@ export const GAP_RULES: readonly Rule[] = [
     source: SHEETS,
   },
   {
+    id: "gap-too-thin",
+    looks_at: "gap",
+    effect: "refuse",
+    roles: ["adhesive"],
+    when: (c) => is(c, "thickened-epoxy") && (c.damage.gap_mm ?? 0) < c.row.gap_mm[0],
+    word: "Too thick",
+    says: (c) => `${name(c)} holds faces of a closed joint apart: it is for gaps from ${plain(c.row.gap_mm[0], 2)} mm on.`,
+    or: "Or take it unthickened.",
+    source: SHEETS,
+  },
+  {
     id: "gap-hairline",
     looks_at: "gap",
     effect: "refuse",
@@ -83,6 +94,7 @@ export const GAP_RULES: readonly Rule[] = [
     source: "EN 13279-1; trade practice for the limit",
   },
   { id: "gap-cut-square", looks_at: "gap", effect: "if", roles: ["filler"], when: (c) => is(c, "wood-inlay"), word: "Cut square", says: "Fits if the loss is cut to clean edges: some original wood goes.", source: TRADE },
+  { id: "gap-sheet-only", looks_at: "gap", effect: "if", roles: ["filler"], when: (c) => is(c, "veneer-sheet"), word: "Let in", says: "Fits if the bed is cut along the grain and level: the sheet shows every hollow under it.", source: WOOD },
   { id: "gap-lime-thin", looks_at: "gap", effect: "against", roles: ["filler"], when: (c) => is(c, "lime-mortar") && (c.damage.depth_mm ?? 99) < 5, word: "Too thin", says: "Under 5 mm lime dries before it carbonates and crumbles.", source: "EN 459-1; typical data sheets of repair mortars" },
   {
     id: "gap-proud-core",

@@ -9,7 +9,8 @@ export const STRENGTH_RULES: readonly Rule[] = [
   { id: "strength-handled", looks_at: "strength", effect: "fair", roles: ["filler"], when: (c) => c.service.touched === true && c.row.strength === "light", word: "Wears", says: "Handled in use, a light fill wears at the edge.", source: TRADE },
   { id: "strength-acoustic", looks_at: "strength", effect: "refuse", roles: ["adhesive", "brace"], when: (c) => c.service.acoustic === true && c.row.rigidity === "flexible", word: "Damps it", says: "A soft joint damps a part that must sound.", source: TRADE },
   { id: "strength-acoustic-glue", looks_at: "strength", effect: "for", roles: ["adhesive"], when: (c) => c.service.acoustic === true && (c.row.class === "hide-glue" || c.row.class === "fish-glue"), word: "Sounds", says: "Sets hard and thin: a joint that sounds and opens again with steam.", source: TRADE },
-  { id: "strength-glass", looks_at: "strength", effect: "against", roles: ["filler"], when: (c) => c.row.strength === "light" && c.damage.kind === "corner", word: "Knocks off", says: "A corner gets knocked: a light fill comes off again.", source: TRADE },
+  { id: "strength-acoustic-soft", looks_at: "strength", effect: "against", roles: ["adhesive"], when: (c) => c.service.acoustic === true && is(c, "fish-glue"), word: "Draws damp", says: "It draws damp from the air and softens: hide glue stays harder in a part that sounds.", source: TRADE },
+  { id: "strength-glass", looks_at: "strength", effect: "against", roles: ["filler"], when: (c) => c.row.strength === "light" && c.damage.kind === "corner" && !(c.on.substrate === "gypsum" && c.row.group === "plaster"), word: "Knocks off", says: "A corner gets knocked: a light fill comes off again.", source: TRADE },
   { id: "wax-top-handled", looks_at: "strength", effect: "fair", roles: ["topcoat"], when: (c) => c.row.class === "wax-polish" && c.service.touched === true, word: "Renew it", says: "Wax wears where hands go: renew it each year.", source: TRADE },
   {
     id: "strength-plastic",
@@ -23,6 +24,7 @@ export const STRENGTH_RULES: readonly Rule[] = [
     source: `${WOOD}, ch. 10`,
   },
   { id: "strength-creeps", looks_at: "strength", effect: "against", roles: ["adhesive"], when: (c) => c.service.load === true && is(c, "hot-melt", "contact-adhesive", "acrylic-resin-solvent", "flexible-adhesive"), word: "Creeps", says: "It stays a little plastic: under a steady load it creeps.", source: HORIE },
+  { id: "strength-cold-flow", looks_at: "strength", effect: "against", roles: ["adhesive"], when: (c) => c.stance === "service" && is(c, "acrylic-resin-solvent") && c.service.load !== true && (c.damage.kind === "shards" || c.damage.kind === "break-across"), word: "Flows", says: "From about 40 °C it flows: a piece in a warm window sags at its joins.", source: `${HORIE}, ch. 6` },
   { id: "strength-creeps-slowly", looks_at: "strength", effect: "fair", roles: ["adhesive"], when: (c) => c.service.load === true && is(c, "pva"), word: "Creeps slowly", says: "Under a load that never rests it creeps slowly: a tight joint or a brace stops it.", source: "EN 204; FPL Wood Handbook 2021, ch. 10" },
   {
     id: "strength-warm-load",
@@ -34,6 +36,7 @@ export const STRENGTH_RULES: readonly Rule[] = [
     says: (c) => `Fits if it rests while it is hot: near ${c.row.service_C[0]} °C it loses its strength.`,
     source: SHEETS,
   },
+  { id: "strength-light-cure", looks_at: "strength", effect: "fair", roles: ["adhesive"], when: (c) => is(c, "light-cure-acrylic"), word: "Thin film", says: "Strong only as a thin film between faces that meet.", source: SHEETS },
   { id: "strength-brittle", looks_at: "strength", effect: "fair", roles: ["adhesive"], when: (c) => is(c, "cyanoacrylate") && (c.service.touched === true || c.service.load === true), word: "Brittle", says: "Thin and brittle: a knock opens it.", source: HORIE },
   {
     id: "strength-no-wall",
@@ -70,6 +73,16 @@ export const STRENGTH_RULES: readonly Rule[] = [
     source: TRADE,
   },
   { id: "strength-acoustic-fill", looks_at: "strength", effect: "against", roles: ["filler"], when: (c) => c.service.acoustic === true && c.row.rigidity === "flexible", word: "Damps it", says: "A soft fill damps a part that must sound.", source: TRADE },
+  {
+    id: "strength-hot-melt",
+    looks_at: "strength",
+    effect: "refuse",
+    roles: ["adhesive"],
+    when: (c) => is(c, "hot-melt") && ["break-along", "break-across", "shards", "loose-joint"].includes(c.damage.kind),
+    word: "Keeps open",
+    says: "It stiffens before the joint closes and creeps afterwards: the next repair starts by taking it off.",
+    source: `${HORIE}, ch. 7; trade practice`,
+  },
   { id: "strength-flap", looks_at: "strength", effect: "for", roles: ["brace"], when: (c) => c.damage.kind === "tear" && is(c, "backing-fabric"), word: "Backs it", says: "A patch behind takes the pull off the edges of the tear.", source: LEATHER },
   { id: "strength-tear-light", looks_at: "strength", effect: "fair", roles: ["adhesive"], when: (c) => c.damage.kind === "tear" && c.row.strength === "light", word: "Light", says: "A tear pulls at its ends: so light a glue holds the patch, not the edge.", source: LEATHER },
   { id: "strength-tension", looks_at: "strength", effect: "against", roles: ["adhesive"], when: (c) => c.damage.tension === true && c.row.strength === "light", word: "Pulled open", says: "Tension behind it pulls so light a glue open.", source: LEATHER },
@@ -77,6 +90,6 @@ export const STRENGTH_RULES: readonly Rule[] = [
 
 /** The thinnest measure of the broken section, mm, where it was measured. */
 function sectionOf({ damage }: Case): number | undefined {
-  const sides = [damage.width_mm, damage.height_mm, damage.thickness_mm, damage.base_mm].filter((mm) => mm !== undefined);
+  const sides = [damage.width_mm, damage.height_mm, damage.diameter_mm, damage.thickness_mm, damage.base_mm].filter((mm) => mm !== undefined);
   return sides.length > 0 ? Math.min(...sides) : undefined;
 }

@@ -60,6 +60,7 @@ export const TIME_RULES: readonly Rule[] = [
     source: "Arrhenius rate with the class's own activation energy",
   },
   { id: "time-no-light", looks_at: "time", effect: "refuse", roles: ["adhesive"], when: (c) => is(c, "light-cure-acrylic") && c.on.substrate !== "porcelain" && c.on.substrate !== "bone-china", word: "No light", says: (c) => `Its lamp does not reach the joint through ${on(c)}: it never sets.`, source: SHEETS },
+  { id: "time-light-reaches", looks_at: "time", effect: "if", roles: ["adhesive"], when: (c) => is(c, "light-cure-acrylic"), word: "Needs light", says: "Fits if the lamp reaches every join: under gilding and dark colour it stays wet.", source: SHEETS },
   {
     id: "time-weeks",
     looks_at: "time",

@@ -1,0 +1,91 @@
+import { type MaterialClass, type OpFacts, type Range, type Role, WASTE_PCT } from "../catalogue";
+import type { SizedBrace } from "../join/sizing";
+import { massShares } from "../mix/mix";
+import type { Damage } from "../survey/measures.data";
+import type { Survey } from "../survey/survey.schema";
+import type { Need } from "./draft";
+import { type Air, type Lag, lagOf } from "./lag";
+import { densityOf, type PlanLink, type WorkPlace } from "./links";
+
+export interface Tools {
+  readonly scale_step_g: number;
+  readonly grits?: ReadonlyArray<{ readonly system: string; readonly grade: number }>;
+}
+
+/** All that the operations of one damage follow from. */
+export interface Context {
+  readonly f: OpFacts;
+  readonly damage: Damage;
+  readonly survey: Survey;
+  readonly places: readonly WorkPlace[];
+  readonly links: readonly PlanLink[];
+  readonly air: Air;
+  readonly tools: Tools;
+  /** The brace that is let in, sized. */
+  readonly brace?: SizedBrace;
+  /** Safety reached and asked, where the joint is reckoned as a beam. */
+  readonly safety?: { readonly reached: number; readonly asked: number };
+}
+
+export const linkAt = ({ links }: Context, place: WorkPlace, role: Role): PlanLink | undefined => links.find((link) => link.place === place.id && link.role === role);
+export const placesWith = ({ places, links }: Context, role: Role): WorkPlace[] => places.filter(({ id }) => links.some((link) => link.place === id && link.role === role));
+
+/** A need that waits for a stage of a material, in the thickness really laid and the room's air. */
+export function after(op: string, material: MaterialClass, stages: Parameters<typeof lagOf>[1], thickness_mm: number, air: Air, because: string, closes?: Parameters<typeof lagOf>[1]): Need {
+  const lag = lagOf(material, stages, thickness_mm, air);
+  const max = closes ? lagOf(material, closes, thickness_mm, air) : undefined;
+  return { op, because, ...(lag ? { lag } : {}), ...(max ? { max } : {}) };
+}
+
+export const wait = (op: string, range: Range, because: string): Need => ({ op, because, lag: { min: range[0], range } });
+export const first = (op: string, because: string): Need => ({ op, because });
+
+/** Squeeze-out and what stays on the brush, percent: as much again as half a film, a quarter of a thick line; trade practice. */
+export const squeezeOut = (film_mm: number): number => (film_mm > 0.5 ? 25 : 60);
+/** What stays on slab and knife: much of a small batch, little of a big one; trade practice. */
+export const wastePct = (cm3: number): number => (cm3 < 5 ? WASTE_PCT : cm3 < 100 ? 20 : 10);
+
+/** How a material is put on, cm³ a minute; trade practice. */
+export const APPLY = { spread: 4, pressed: 1, faced: 25, poured: 300, laid: 4 } as const;
+export type Apply = keyof typeof APPLY;
+/** The most that is stirred at once, g, by what limits it: heat in the cup of a reacting resin, the arm for a plaster. Typical data sheets. */
+const LARGEST_G = { resin: 150, plaster: 5000, hand: 500 } as const;
+
+export interface Weighed {
+  readonly mass_g: number;
+  readonly volume_cm3: number;
+  readonly parts: ReadonlyArray<{ readonly name: string; readonly mass_g: number }>;
+  readonly batches: number;
+  readonly limited_by: "" | "the time it stays workable" | "heat in the cup" | "what an arm stirs";
+  /** Smallest dose of one batch, g. */
+  readonly smallest_g: number;
+}
+
+/** A need weighed by the recipe, and split so that each batch is used up while workable and no cup runs hot. */
+export function weigh(material: MaterialClass, need_cm3: number, extra_pct: number, apply: Apply, air: Air): Weighed {
+  const volume_cm3 = need_cm3 * (1 + extra_pct / 100);
+  const density = material.mix.mixed_density ?? densityOf(material);
+  const mass_g = volume_cm3 * density;
+  const working = lagOf(material, ["working"], 1, air)?.min ?? Infinity;
+  const byTime = volume_cm3 / (working * APPLY[apply]);
+  const reacts = material.cure.by === "reaction" && material.mix.parts.length > 1;
+  const plaster = material.group === "plaster" || material.hatch === "plaster";
+  const largest = plaster ? (apply === "poured" ? LARGEST_G.plaster : LARGEST_G.hand) : reacts ? LARGEST_G.resin : LARGEST_G.hand;
+  const byCup = mass_g / largest;
+  const batches = Math.max(1, Math.ceil(Math.max(byTime, byCup) - 1e-9));
+  const shares = massShares({ parts: [...material.mix.parts], ratio_by: material.mix.ratio_by });
+  const parts = material.mix.parts.map(({ name }, i) => ({ name, mass_g: mass_g * (shares[i] ?? 0) }));
+  return {
+    mass_g,
+    volume_cm3,
+    parts,
+    batches,
+    limited_by: batches === 1 ? "" : byTime >= byCup ? "the time it stays workable" : plaster ? "what an arm stirs" : "heat in the cup",
+    smallest_g: Math.min(...parts.map((part) => part.mass_g)) / batches,
+  };
+}
+
+/** A batch for several places, with its words. */
+export const told = (all: Weighed, words: (all: Weighed) => string) => ({ text: words(all), mass_g: all.mass_g, volume_cm3: all.volume_cm3, parts: all.parts, batches: all.batches });
+
+export type { Lag, PlanLink, WorkPlace };

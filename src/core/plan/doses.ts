@@ -1,0 +1,32 @@
+import type { MaterialClass } from "../catalogue";
+import { ballMm } from "../mix/mix";
+import { figure, plain } from "../units";
+import type { Weighed } from "./context";
+
+/** A dose that the scale misses by more than this is not a dose, percent. */
+const DOSE_LIMIT_PCT = 5;
+/** A drop from a dropper bottle, g; data sheets count 20 to 30 to the millilitre. */
+const DROP_G = 0.04;
+
+/** Grams as the scale shows them. */
+export const grams = (g: number): string => `${g < 1 ? figure(g, 2) : plain(g, g < 20 ? 2 : g < 100 ? 1 : 0)} g`;
+
+/** How a mix is dosed, in words: the parts, and where the scale can't resolve one, what works instead. */
+export function doseWords(material: MaterialClass, weighed: Weighed, scale_step_g: number): { readonly words: string; readonly resolved: boolean } {
+  const { parts, ratio_by } = material.mix;
+  if (parts.length < 2) return { words: "", resolved: true };
+  const one = weighed.parts.map(({ name, mass_g }) => `${name} ${grams(mass_g / weighed.batches)}`).join(", ");
+  const error = ((scale_step_g / 2) / weighed.smallest_g) * 100;
+  if (error <= DOSE_LIMIT_PCT) return { words: `${one}${balls(material, weighed)}`, resolved: true };
+  const need = (scale_step_g / 2 / (DOSE_LIMIT_PCT / 100)) * (weighed.mass_g / weighed.batches / weighed.smallest_g);
+  const instead = ratio_by === "volume" ? "dose by volume: equal strokes or balls" : `count drops (${Math.max(1, Math.round(weighed.smallest_g / DROP_G))} of the ${smallest(weighed)})`;
+  return { words: `${one}: a scale of ${plain(scale_step_g, 3)} g can’t weigh that; mix at least ${grams(need)}, or ${instead}${balls(material, weighed)}`, resolved: false };
+}
+
+const smallest = ({ parts }: Weighed) => [...parts].sort((a, b) => a.mass_g - b.mass_g)[0]?.name ?? "hardener";
+
+/** Two putties by volume are two balls. */
+function balls({ mix: { ratio_by, parts } }: MaterialClass, { volume_cm3, batches }: Weighed): string {
+  if (ratio_by !== "volume" || parts.length !== 2 || parts[0]?.ratio !== parts[1]?.ratio) return "";
+  return `; as two equal balls Ø ${plain(ballMm(volume_cm3 / batches / 2), 1)} mm`;
+}

@@ -1,0 +1,42 @@
+import type { MaterialClass, Range, Stage } from "../catalogue";
+import { middle } from "../catalogue";
+import { cure } from "../cure/cure";
+import { thicknessFactor } from "../cure/running";
+
+/** The air that a plan is reckoned in. */
+export interface Air {
+  readonly temp_C: number;
+  readonly rh_pct: number;
+}
+
+/** Minutes from the start of a material until one of its stages: as planned with, and low to high as published. */
+export interface Lag {
+  readonly min: number;
+  readonly range: Range;
+  /** It is not reached in this air. */
+  readonly never?: true;
+}
+
+/** What is not reached within this many minutes is never: as `cure` says. */
+const NEVER_MIN = 60 * 24 * 60;
+/** Water leaves by the dryness of the air: as fast as published at 50 % RH, slower by what is missing to 100 (Dalton; typical data sheets). */
+const REFERENCE_RH = 50;
+const WETTEST_RH = 95;
+
+/** How much longer a water-borne material dries in this air than at 50 % RH; 1 for everything else. */
+export function humidityFactor({ carrier, cure: { by } }: Pick<MaterialClass, "carrier" | "cure">, rh_pct: number): number {
+  return by === "drying" && carrier === "water" ? (100 - REFERENCE_RH) / (100 - Math.min(WETTEST_RH, rh_pct)) : 1;
+}
+
+/** The first of `stages` that a material has, in a layer so thick, in this air; undefined where it has none of them. */
+export function lagOf(material: MaterialClass, stages: readonly Stage[], thickness_mm: number, { temp_C, rh_pct }: Air): (Lag & { readonly stage: Stage }) | undefined {
+  const { reference_C, ea_kJ_mol, min_C } = material.cure;
+  const stage = stages.find((each) => material.cure.stages.some((row) => row.stage === each));
+  const row = material.cure.stages.find((each) => each.stage === stage);
+  if (!stage || !row) return undefined;
+  const factor = stage === "working" ? 1 : thicknessFactor(material, thickness_mm) * humidityFactor(material, rh_pct);
+  const ends = [middle(row.minutes), row.minutes[0], row.minutes[1]].map((minutes, i) => ({ name: String(i), minutes: minutes * factor }));
+  const found = cure({ stages: ends, reference_C, model: { kind: "arrhenius", ea_kJ_mol }, min_C, start: "2000-01-01T00:00:00Z", climate: { constant_C: temp_C } });
+  const [min, low, high] = found.stages.map((each) => ("never" in each ? NEVER_MIN : each.minutes)) as [number, number, number];
+  return { stage, min, range: [low, high], ...(found.stages[0] && "never" in found.stages[0] ? { never: true } : {}) };
+}

@@ -1,0 +1,137 @@
+import { type ClassName, classRow, type MaterialClass, materialOf, middle, type OwnProduct, ROLES, type Role } from "../catalogue";
+import { type Facts, factsOf, type Shelf } from "../match/case";
+import { bestChains, type Chain, clashesWith } from "../match/chains";
+import { type Judgement, judge, type Reason, reasonsOf, type Verdict } from "../match/judge";
+import { type AtPlaces, factsAt, judgeAt, type Matching, matching, type PlaceFacts } from "../match/match";
+import type { MatchInput } from "../match/match.schema";
+import type { Place } from "../survey/place";
+import type { TakenPlace } from "../survey/wayRow";
+
+export type WorkPlace = Place & TakenPlace;
+
+/** One material in one role at one place. */
+export interface PlanLink {
+  /** `d1/joins/adhesive` */
+  readonly id: string;
+  readonly place: string;
+  readonly role: Role;
+  readonly class: ClassName;
+  readonly product?: OwnProduct;
+  readonly material: MaterialClass;
+  readonly verdict: Verdict;
+  /** It was refused, and taken for this reason. */
+  readonly overridden?: string;
+  readonly reasons: readonly Reason[];
+}
+
+/** A material that was taken by hand, in place of the one that Match puts first. */
+export interface Choice {
+  readonly place?: string;
+  readonly role: Role;
+  readonly class: ClassName;
+  readonly product?: OwnProduct;
+  readonly because?: string;
+}
+
+/** The links of a damage, and what is missing: the roles that nothing serves, with the reason nearest to opening them. */
+export interface ChosenLinks {
+  readonly links: readonly PlanLink[];
+  readonly missing: ReadonlyArray<{ readonly role: Role; readonly because: string }>;
+}
+
+/** What Match is asked for the places of one damage: which links, each by the measures of its own place. */
+export function atPlaces(places: readonly WorkPlace[], input: Pick<MatchInput, "working_min">): AtPlaces {
+  const roles = ROLES.filter((role) => places.some(({ takes }) => takes.includes(role)));
+  return { roles, at: Object.fromEntries(roles.map((role) => [role, factsOfRole(role, places, input)])) };
+}
+
+/** The place that asks most of a role: the widest gap for a glue, the deepest void for a fill. */
+function factsOfRole(role: Role, places: readonly WorkPlace[], { working_min }: Pick<MatchInput, "working_min">): PlaceFacts {
+  const here = places.filter(({ takes }) => takes.includes(role));
+  const as = here.find((place) => place.as !== undefined)?.as;
+  const only = here.flatMap((place) => place.only?.[role] ?? []);
+  const hidden = here.every((place) => place.hidden === true);
+  const kind = as === undefined ? {} : { kind: as };
+  const shared = { ...(only.length > 0 ? { only } : {}), ...(hidden ? { hidden } : {}) };
+  if (role === "adhesive") {
+    const joins = Math.max(1, ...here.map((place) => place.joins ?? 1));
+    const gap_mm = Math.max(...here.map((place) => place.gap_mm?.[1] ?? place.film_mm ?? 0));
+    return { damage: { gap_mm }, ...shared, ...(working_min === undefined ? {} : { working_min: working_min / joins }) };
+  }
+  if (role === "filler" || role === "consolidant") {
+    const voids = here.filter(({ solids }) => solids !== undefined);
+    const depth_mm = Math.max(0, ...voids.map((place) => place.depth_mm ?? 0));
+    const gap_mm = Math.min(Infinity, ...voids.map((place) => place.opening_mm ?? Infinity));
+    return { damage: { ...kind, ...(depth_mm > 0 ? { depth_mm } : {}), ...(Number.isFinite(gap_mm) ? { gap_mm } : {}) }, ...shared, working_min: "none" };
+  }
+  return { damage: kind, ...shared, working_min: "none" };
+}
+
+/** Every judgement for the places of one damage. */
+export function matchingAt(input: MatchInput, places: readonly WorkPlace[], shelf?: Shelf): Matching {
+  return matching(input, shelf, atPlaces(places, input));
+}
+
+/** The best chain with what was chosen by hand held fast; a link a place and role. */
+export function linksFor(input: MatchInput, places: readonly WorkPlace[], choices: readonly Choice[], shelf?: Shelf): ChosenLinks {
+  const facts = factsOf(input, shelf);
+  const { roles, at } = atPlaces(places, input);
+  const mine = choices.filter(({ role, place }) => roles.includes(role) && (place === undefined || places.some(({ id }) => id === place)));
+  const byRole = new Map(roles.map((role) => [role, candidates(facts, role, at[role], mine)]));
+  const able = new Map([...byRole].filter(([, judged]) => judged.some(({ verdict }) => verdict !== "refused")));
+  const chain: Chain | undefined = bestChains(facts, able)[0];
+  const taken = chain?.links ?? [...able.values()].map(best);
+  const missing = roles.filter((role) => !able.has(role)).map((role) => ({ role, because: nearest(byRole.get(role) ?? []) }));
+  return { missing, links: places.flatMap((place) => place.takes.flatMap((role) => linksAt(facts, place, role, at[role], taken, mine))) };
+}
+
+const best = (judged: readonly Judgement[]): Judgement => [...judged].filter(({ verdict }) => verdict !== "refused").sort((a, b) => b.score - a.score)[0] as Judgement;
+
+/** Candidates of a role; where one was chosen by hand it stands alone, refused or not. */
+function candidates(facts: Facts, role: Role, at: PlaceFacts | undefined, choices: readonly Choice[]): Judgement[] {
+  const chosen = choices.find((each) => each.role === role);
+  if (chosen === undefined) return judgeAt(facts, role, at);
+  const judged = judgeChoice(facts, chosen, at);
+  return [judged.verdict === "refused" ? { ...judged, verdict: "fits-if" } : judged];
+}
+
+function judgeChoice(facts: Facts, { role, class: name, product }: Choice, at: PlaceFacts | undefined): Judgement {
+  return judge({ ...(at ? factsAt(facts, at) : facts), row: materialOf(name, product), role });
+}
+
+function linksAt(facts: Facts, place: WorkPlace, role: Role, at: PlaceFacts | undefined, taken: readonly Judgement[], choices: readonly Choice[]): PlanLink[] {
+  const chosen = choices.filter((each) => each.role === role && (each.place === undefined || each.place === place.id));
+  if (chosen.length > 0) return chosen.map((choice, i) => linkOf(facts, place, judgeChoice(facts, choice, at), taken, choice, i, choice.product));
+  const judged = taken.find((each) => each.role === role);
+  return judged ? [linkOf(facts, place, judged, taken, undefined, 0, judged.product)] : [];
+}
+
+function linkOf(facts: Facts, place: WorkPlace, judged: Judgement, taken: readonly Judgement[], choice: Choice | undefined, i: number, product: OwnProduct | undefined): PlanLink {
+  const before = taken.slice(0, Math.max(0, taken.findIndex(({ role }) => role === judged.role)));
+  const clashes = clashesWith(facts, before, judged);
+  const refused = judged.verdict === "refused" || clashes.some(({ effect }) => effect === "refuse");
+  const verdict: Verdict = refused ? "refused" : clashes.length > 0 ? "fits-if" : judged.verdict;
+  return {
+    id: `${place.id}/${judged.role}${i > 0 ? `-${i + 1}` : ""}`,
+    place: place.id,
+    role: judged.role,
+    class: judged.row.class,
+    ...(product ? { product: { id: product.id, name: product.name, figures: product.figures } } : {}),
+    material: judged.row,
+    verdict,
+    ...(refused && choice ? { overridden: choice.because ?? "" } : {}),
+    reasons: [...clashes, ...reasonsOf(judged)],
+  };
+}
+
+/** Of what is refused, the candidate that would score best, and why. */
+function nearest(judged: readonly Judgement[]): string {
+  const [first] = [...judged].sort((a, b) => b.score - a.score);
+  const why = first && reasonsOf(first).find(({ effect }) => effect === "refuse");
+  return first && why ? `Nearest comes ${first.row.name}: ${why.text}${why.or ? ` ${why.or}` : ""}` : "Nothing in the catalogue serves here.";
+}
+
+/** A class that goes beside a chosen one: the glue of an armature, the seal under a tone. */
+export const besides = (name: ClassName): MaterialClass => classRow(name);
+/** g/cm³ of a class, ready to use. */
+export const densityOf = ({ density }: Pick<MaterialClass, "density">): number => middle(density);

@@ -1,0 +1,136 @@
+import { type Static, Type } from "@sinclair/typebox";
+import { CLASS_ROWS, type ClassName, FINISHES, type Finish, OPERATION_KINDS, PIECE_KINDS, type PieceKind, ROLES, STATIONS, SUBSTRATES, type Substrate } from "../catalogue";
+import { BRACE_KINDS } from "../join/brace.schema";
+import { PLACE_KINDS } from "../survey/place";
+import { STANCE_SCHEMA, SurveySchema } from "../survey/survey.schema";
+import { above0, celsius, instant, oneOf, strict } from "../units/schema";
+
+const id = () => Type.String({ pattern: "^[a-z][a-z0-9-]*$", maxLength: 40 });
+const text = (maxLength: number) => Type.String({ maxLength });
+const Role = oneOf(ROLES);
+const Class = oneOf(CLASS_ROWS.map((row) => row.class) as ClassName[]);
+
+/** A material taken by hand; `because` where it is against the rules. */
+const Choose = strict({ place: Type.Optional(text(120)), role: Role, class: Class, because: Type.Optional(text(2000)) });
+
+export const PlanDamage = strict({
+  id: id(),
+  part: Type.String({ minLength: 1, maxLength: 80 }),
+  survey: SurveySchema,
+  way: Type.Optional(text(60)),
+  choose: Type.Optional(Type.Array(Choose, { maxItems: 60 })),
+  brace: Type.Optional(strict({ kind: oneOf(BRACE_KINDS), size: Type.Optional(Type.Record(Type.String({ maxLength: 40 }), Type.Number())) })),
+});
+
+/** What the plan looks at in the log: what was done, what was left out, what came again. */
+const PlanEntry = strict({
+  at: instant(),
+  by: Type.Optional(text(200)),
+  body: Type.Unsafe<PlanEntryBody>({
+    type: "object",
+    required: ["kind"],
+    properties: { kind: Type.String({ maxLength: 60 }) },
+    additionalProperties: true,
+    oneOf: [
+      { properties: { kind: { const: "done" }, op: { type: "string", maxLength: 200 } }, required: ["op"] },
+      { properties: { kind: { const: "skipped" }, op: { type: "string", maxLength: 200 } }, required: ["op"] },
+      { properties: { kind: { const: "round-opened" }, station: { type: "string", enum: STATIONS.map(({ station }) => station) }, places: { type: "array", items: { type: "string" }, minItems: 1, maxItems: 200 }, because: { type: "string", minLength: 1, maxLength: 2000 } }, required: ["station", "places", "because"] },
+      { properties: { kind: { type: "string", not: { enum: ["done", "skipped", "round-opened"] } } } },
+    ],
+  }),
+});
+
+export interface PlanEntryBody {
+  readonly kind: string;
+  readonly op?: string;
+  readonly [field: string]: unknown;
+}
+
+export const PlanInput = strict({
+  piece: strict({
+    kind: Type.Optional(oneOf(PIECE_KINDS.map(({ kind }) => kind) as PieceKind[])),
+    parts: Type.Array(strict({ id: Type.String({ minLength: 1, maxLength: 80 }), substrate: oneOf(SUBSTRATES.map(({ substrate }) => substrate) as Substrate[]), finish: Type.Optional(oneOf(FINISHES.map(({ finish }) => finish) as Finish[])) }), { minItems: 1, maxItems: 40 }),
+  }),
+  damages: Type.Array(PlanDamage, { minItems: 1, maxItems: 40 }),
+  stance: STANCE_SCHEMA,
+  climate: strict({ temp_C: celsius(), rh_pct: Type.Number({ minimum: 0, maximum: 100 }) }),
+  at: instant(),
+  entries: Type.Optional(Type.Array(PlanEntry, { maxItems: 5000 })),
+  tools: Type.Optional(
+    strict({
+      scale_step_g: Type.Optional(above0(100)),
+      grits: Type.Optional(Type.Array(strict({ system: text(20), grade: Type.Union([Type.Number(), text(20)]) }), { maxItems: 300 })),
+      drills: Type.Optional(Type.Array(above0(200), { maxItems: 300 })),
+    }),
+  ),
+});
+export type PlanInput = Static<typeof PlanInput>;
+
+const Span = () => Type.Unsafe<readonly [number, number]>(Type.Tuple([Type.Number(), Type.Number()]));
+const Amount = { mass_g: Type.Optional(Type.Number()), volume_cm3: Type.Optional(Type.Number()) };
+
+export const PlanResult = strict({
+  places: Type.Array(
+    strict({
+      id: Type.String(),
+      damage: Type.String(),
+      kind: oneOf(PLACE_KINDS),
+      label: Type.String(),
+      volume_cm3: Type.Optional(Type.Number()),
+      area_mm2: Type.Optional(Type.Number()),
+      film_mm: Type.Optional(Type.Number()),
+      gap_mm: Type.Optional(Type.Number()),
+      gap_from_mm: Type.Optional(Type.Number()),
+      depth_mm: Type.Optional(Type.Number()),
+      open_behind: Type.Optional(Type.Boolean()),
+    }),
+  ),
+  ways: Type.Array(strict({ damage: Type.String(), way: Type.String(), label: Type.String(), because: Type.Optional(Type.String()) })),
+  links: Type.Array(
+    strict({
+      id: Type.String(),
+      place: Type.String(),
+      role: Role,
+      class: Class,
+      verdict: oneOf(["fits", "fits-if", "refused"] as const),
+      overridden: Type.Optional(Type.String()),
+      reasons: Type.Array(strict({ rule: Type.String(), effect: Type.String(), text: Type.String() })),
+    }),
+  ),
+  operations: Type.Array(
+    strict({
+      id: Type.String(),
+      round: Type.Integer(),
+      station: oneOf(STATIONS.map(({ station }) => station)),
+      places: Type.Array(Type.String()),
+      kind: oneOf(OPERATION_KINDS),
+      text: Type.String(),
+      why: Type.String(),
+      role: Type.Optional(Role),
+      class: Type.Optional(Class),
+      ...Amount,
+      parts: Type.Optional(Type.Array(strict({ name: Type.String(), mass_g: Type.Number() }))),
+      batches: Type.Optional(Type.Integer()),
+      portions: Type.Optional(Type.Array(strict({ place: Type.String(), mass_g: Type.Number() }))),
+      thickness_mm: Type.Optional(Type.Number()),
+      hands_min: Span(),
+      after: Type.Array(strict({ op: Type.String(), min_min: Type.Number(), min_range: Span(), max_min: Type.Optional(Type.Number()), because: Type.String() })),
+      uses: Type.Optional(Type.Array(Type.String())),
+      cautions: Type.Array(Type.String()),
+      mind: Type.Array(strict({ rule: Type.String(), text: Type.String() })),
+      done_when: Type.String(),
+      status: oneOf(["open", "running", "done", "skipped"] as const),
+      link: Type.Optional(Type.String()),
+      starts: Type.Optional(oneOf(["mixed", "clamped", "coated"] as const)),
+      layer: Type.Optional(Type.Integer()),
+    }),
+  ),
+  hands_min: Span(),
+  elapsed_min: Span(),
+  cost_eur: Span(),
+  refer: Type.Array(strict({ code: Type.String(), message: Type.String() })),
+  basis: strict({ formula: Type.String(), source: Type.String() }),
+  warnings: Type.Array(strict({ code: Type.String(), message: Type.String() })),
+});
+export type PlanResult = Static<typeof PlanResult>;
+export type Operation = PlanResult["operations"][number];
