@@ -5,7 +5,7 @@ import { instant, oneOf, strict } from "@/core/units/schema";
 
 /** The name and the newest version of the dossier format. */
 export const DOSSIER_FORMAT = "wanderjahr-dossier";
-export const DOSSIER_VERSION = 1;
+export const DOSSIER_VERSION = 2;
 
 const id = () => Type.String({ format: "uuid" });
 

@@ -1,4 +1,5 @@
 import { check, type FieldError } from "@/core/problem";
+import { type StoredEntry, upcast } from "@/core/record/upcast";
 import { DOSSIER_FORMAT, DOSSIER_VERSION, Dossier } from "./dossier.schema";
 
 export type ReadDossier =
@@ -9,17 +10,34 @@ export type ReadDossier =
 export function readDossier(value: unknown): ReadDossier {
   const { format, version } = (value ?? {}) as { format?: unknown; version?: unknown };
   if (format !== DOSSIER_FORMAT) return refuse("This file is not a Wanderjahr dossier.", "/format", `must be ${DOSSIER_FORMAT}`);
-  if (version !== DOSSIER_VERSION)
+  if (!READABLE.includes(version as number))
     return refuse(
       `This dossier has version ${String(version)}; this Wanderjahr reads version ${DOSSIER_VERSION}. Update it, or export the dossier again from there.`,
       "/version",
       `must be ${DOSSIER_VERSION}`,
     );
-  const errors = check(Dossier, value);
+  const brought = broughtForward(value);
+  const errors = check(Dossier, brought);
   if (errors.length > 0) return { ok: false, detail: "The dossier is damaged or was edited by hand.", errors };
-  const dossier = value as Dossier;
+  const dossier = brought as Dossier;
   const wrong = inconsistencies(dossier);
   return wrong.length > 0 ? { ok: false, detail: "The dossier contradicts itself.", errors: wrong } : { ok: true, dossier };
+}
+
+/** Versions that are read; older ones are brought forward entry by entry. */
+const READABLE = [1, DOSSIER_VERSION];
+
+/** A dossier of an older version as today's; what has not the shape of one is left for the schema to judge. */
+function broughtForward(value: unknown): unknown {
+  const { treatment } = value as { treatment?: { log?: unknown } };
+  if (!treatment || !Array.isArray(treatment.log)) return value;
+  const log = treatment.log.map((entry: unknown) => (isStored(entry) ? upcast(entry) : entry));
+  return { ...(value as object), version: DOSSIER_VERSION, treatment: { ...treatment, log } };
+}
+
+function isStored(entry: unknown): entry is StoredEntry {
+  const body = (entry as { body?: unknown } | null)?.body;
+  return typeof body === "object" && body !== null && typeof (body as { kind?: unknown }).kind === "string";
 }
 
 function refuse(detail: string, path: string, message: string): ReadDossier {

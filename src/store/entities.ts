@@ -1,6 +1,6 @@
 import { defineEntity, type InferEntity, p } from "@mikro-orm/core";
 import type { ClassName, Figures, Finish, PieceKind, Substrate } from "@/core/catalogue";
-import type { LogEntry } from "@/core/record/events.schema";
+import type { StoredEntry } from "@/core/record/upcast";
 
 /** An object in the shop's care. `version` grows with every edit, so that colliding edits are told. */
 export const Piece = defineEntity({
@@ -34,7 +34,7 @@ export const Part = defineEntity({
   },
 });
 
-/** One repair of one damage. All that happens to it is in its log; `version` counts the log. */
+/** One campaign on a piece, with one or several damages; `part` is that of the first. All that happens to it is in its log; `version` counts the log. */
 export const Treatment = defineEntity({
   name: "Treatment",
   tableName: "treatment",
@@ -65,7 +65,11 @@ export const LogRow = defineEntity({
     at: p.datetime(),
     corrects: p.uuid().nullable(),
     kind: p.string().length(40),
-    body: p.json<LogEntry["body"]>(),
+    /** Version of the body; `upcast` brings older ones forward when they are read. */
+    v: p.integer().default(1),
+    /** Who did it, as they call themselves. */
+    by: p.string().length(200).nullable(),
+    body: p.json<StoredEntry["body"]>(),
   },
 });
 

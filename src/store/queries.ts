@@ -1,7 +1,8 @@
 import type { Finish, PieceKind, Substrate } from "@/core/catalogue";
 import type { HandReading } from "@/core/cure/climate";
-import type { StockProduct } from "@/core/plan/stock";
+import type { StockProduct } from "@/core/views/stock";
 import type { LogEntry } from "@/core/record/events.schema";
+import { type StoredEntry, upcast } from "@/core/record/upcast";
 import type { Em } from "./orm";
 
 /** A treatment with its piece and its whole log, as plain data. */
@@ -22,6 +23,8 @@ export interface TreatmentRecord {
   readonly substrate: Substrate;
   readonly finish: Finish;
   readonly log: LogEntry[];
+  /** Every part of the piece. */
+  readonly parts: PartRecord[];
 }
 
 export interface PartRecord {
@@ -45,8 +48,10 @@ export interface PhotographRecord {
 const TREATMENT = `
   select t.id, t.title, t.promised::text, t.version, t.created_at, p.id as piece_id, p.title as piece_title, p.version as piece_version,
     p.reference, p.owner_reference, p.kind, a.id as part_id, a.name as part_name, a.substrate, a.finish,
-    (select coalesce(json_agg(json_strip_nulls(json_build_object('id', l.id, 'seq', l.seq, 'at', l.at, 'corrects', l.corrects, 'body', l.body))
-      order by l.seq), '[]') from log_entry l where l.treatment_id = t.id) as log
+    (select coalesce(json_agg(json_strip_nulls(json_build_object('id', l.id, 'seq', l.seq, 'v', l.v, 'at', l.at, 'by', l.by, 'corrects', l.corrects, 'body', l.body))
+      order by l.seq), '[]') from log_entry l where l.treatment_id = t.id) as log,
+    (select json_agg(json_build_object('id', b.id, 'name', b.name, 'substrate', b.substrate, 'finish', b.finish) order by b.position)
+      from part b where b.piece_id = t.piece_id) as parts
   from treatment t join piece p on p.id = t.piece_id join part a on a.id = t.part_id
   where t.deleted_at is null and p.deleted_at is null`;
 
@@ -57,14 +62,22 @@ const IS_CLOSED = `exists (select 1 from log_entry c where c.treatment_id = t.id
 
 const MOST_CLOSED = 200;
 
+type StoredRecord = Omit<TreatmentRecord, "log"> & { readonly log: StoredEntry[] };
+
+/** Rows with their logs brought forward to today's version. */
+async function treatments(em: Em, where: string, values: unknown[] = []): Promise<TreatmentRecord[]> {
+  const rows: StoredRecord[] = await em.execute(`${TREATMENT} ${where}`, values);
+  return rows.map((row) => ({ ...row, log: row.log.map(upcast) }));
+}
+
 /** Every open treatment, oldest first. */
 export async function openTreatments(em: Em): Promise<TreatmentRecord[]> {
-  return em.execute(`${TREATMENT} and not ${IS_CLOSED} order by t.created_at`);
+  return treatments(em, `and not ${IS_CLOSED} order by t.created_at`);
 }
 
 /** The treatments closed last, newest first. */
 export async function closedTreatments(em: Em): Promise<TreatmentRecord[]> {
-  return em.execute(`${TREATMENT} and ${IS_CLOSED} order by t.created_at desc limit ${MOST_CLOSED}`);
+  return treatments(em, `and ${IS_CLOSED} order by t.created_at desc limit ${MOST_CLOSED}`);
 }
 
 export async function countClosed(em: Em): Promise<number> {
@@ -75,12 +88,11 @@ export async function countClosed(em: Em): Promise<number> {
 }
 
 export async function treatmentRecord(em: Em, id: string): Promise<TreatmentRecord | undefined> {
-  const [row] = await em.execute<TreatmentRecord[]>(`${TREATMENT} and t.id = ?`, [id]);
-  return row;
+  return (await treatments(em, "and t.id = ?", [id]))[0];
 }
 
 export async function treatmentsOfPiece(em: Em, pieceId: string): Promise<TreatmentRecord[]> {
-  return em.execute(`${TREATMENT} and p.id = ? order by t.created_at desc`, [pieceId]);
+  return treatments(em, "and p.id = ? order by t.created_at desc", [pieceId]);
 }
 
 /** Photographs without their bytes, oldest first. */

@@ -1,17 +1,18 @@
 import { LockMode } from "@mikro-orm/core";
 import { type ClassName, type Figures, figureErrors } from "@/core/catalogue";
-import { planOf } from "@/core/plan/plan";
-import { type GoingOff, goingOff, type Need, needsOf, type StockProduct } from "@/core/plan/stock";
-import { readLog } from "@/core/record/treatment";
+import { type Need, needsOf } from "@/core/views/needs";
+import { type GoingOff, goingOff, type StockProduct } from "@/core/views/stock";
 import { counted } from "@/core/units";
 import { type CabinetLine, type LineError, readCabinetCsv, writeCabinetCsv } from "@/formats/cabinetCsv";
 import { type IProduct, Lot, Product } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
 import { cabinet, holdCabinet, openTreatments } from "@/store/queries";
+import { airNow } from "./climate";
 import { LotEdit, NewLot, NewProduct, ProductEdit } from "./inputs.schema";
 import { once } from "./once";
 import { parse } from "./parse";
 import { collided, invalid, notFound } from "./problems";
+import { workOutRecord } from "./working";
 
 export interface CabinetPage {
   readonly products: readonly StockProduct[];
@@ -23,10 +24,10 @@ export interface CabinetPage {
 
 export async function cabinetPage(now: Date): Promise<CabinetPage> {
   const em = await openEm();
-  const [products, open] = await Promise.all([cabinet(em), openTreatments(em)]);
+  const [products, open, air] = await Promise.all([cabinet(em), openTreatments(em), airNow(em, now)]);
   const needs = open.flatMap((record) => {
-    const treatment = readLog(record.log);
-    return needsOf({ id: record.id, piece: record.piece_title }, treatment, planOf(record, treatment));
+    const { worked } = workOutRecord(record, air, { constant_C: air.temp_C }, now.getTime());
+    return worked ? needsOf({ id: record.id, piece: record.piece_title }, worked) : [];
   });
   return { products, needs, going_off: goingOff(products, needs, now.getTime()), now: now.getTime() };
 }

@@ -1,3 +1,4 @@
+import { BODY_VERSION, upcast } from "@/core/record/upcast";
 import { copyDossier, readDossier } from "@/formats/dossier";
 import { DOSSIER_FORMAT, DOSSIER_VERSION, type Dossier } from "@/formats/dossier.schema";
 import { inspectPhotograph, sha256 } from "@/formats/photograph";
@@ -39,13 +40,9 @@ export async function exportDossier(treatmentId: string, now: Date): Promise<Dos
       title: treatment.title,
       ...(treatment.promised ? { promised: treatment.promised } : {}),
       created_at: treatment.createdAt.toISOString(),
-      log: treatment.log.map(({ id, seq, at, corrects, body }) => ({
-        id,
-        seq,
-        at: at.toISOString(),
-        ...(corrects ? { corrects } : {}),
-        body,
-      })),
+      log: treatment.log.map(({ id, seq, v, at, by, corrects, body }) =>
+        upcast({ id, seq, v, at: at.toISOString(), ...(by ? { by } : {}), ...(corrects ? { corrects } : {}), body }),
+      ),
       photographs: photographs.map(({ id, takenAt, moment, caption, mime, sha256: sum, bytes }) => ({
         id,
         taken_at: takenAt.toISOString(),
@@ -107,8 +104,8 @@ async function keep(tx: Em, { piece, treatment }: Dossier, pictures: Awaited<Ret
     createdAt: new Date(treatment.created_at),
     version: treatment.log.length,
   });
-  for (const { id, seq, at, corrects, body } of treatment.log)
-    tx.create(LogRow, { id, treatment: row, seq, key: id, at: new Date(at), corrects: corrects ?? null, kind: body.kind, body });
+  for (const { id, seq, at, by, corrects, body } of treatment.log)
+    tx.create(LogRow, { id, treatment: row, seq, key: id, at: new Date(at), by: by ?? null, v: BODY_VERSION, corrects: corrects ?? null, kind: body.kind, body });
   for (const picture of pictures) tx.create(Photograph, { ...picture, treatment: row });
 }
 

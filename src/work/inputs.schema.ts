@@ -12,7 +12,7 @@ import {
 import { FiguresSchema } from "@/core/match/match.schema";
 import { EventBody } from "@/core/record/events.schema";
 import { STANCE_SCHEMA, SurveySchema } from "@/core/survey/survey.schema";
-import { celsius, oneOf, strict } from "@/core/units/schema";
+import { celsius, instant, oneOf, strict } from "@/core/units/schema";
 
 const id = () => Type.String({ format: "uuid" });
 const line = (maxLength: number) => Type.String({ minLength: 1, maxLength, pattern: "\\S" });
@@ -66,6 +66,10 @@ export const NewEntry = strict({
   body: EventBody,
   corrects: Type.Optional(id()),
   minutes_ago: Type.Optional(Type.Number({ minimum: 0, maximum: 2880 })),
+  /** When it was done, where that is longer ago. */
+  at: Type.Optional(instant()),
+  /** Who did it, as they call themselves. */
+  by: Type.Optional(line(200)),
 });
 export type NewEntry = Static<typeof NewEntry>;
 
@@ -102,4 +106,5 @@ export const ProductEdit = strict({ version: Type.Integer({ minimum: 1 }), ...pr
 export const NewLot = strict({ id: id(), ...lotFields });
 export const LotEdit = strict({ version: Type.Integer({ minimum: 1 }), ...lotFields });
 
-export const WaysQuestion = strict({ survey: SurveySchema, stance: STANCE_SCHEMA });
+/** `damage`: of this treatment; `part` where it is on another part than the first. */
+export const WaysQuestion = strict({ survey: SurveySchema, stance: STANCE_SCHEMA, part: Type.Optional(id()) });

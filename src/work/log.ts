@@ -1,14 +1,19 @@
 import { LockMode } from "@mikro-orm/core";
 import { stationLabel } from "@/core/catalogue";
-import { admit } from "@/core/record/admit";
 import type { LogEntry } from "@/core/record/events.schema";
 import { readLog } from "@/core/record/treatment";
+import { BODY_VERSION } from "@/core/record/upcast";
+import { admit } from "@/core/views/admit";
+import { worked } from "@/core/views/worked";
 import { LogRow, Treatment } from "@/store/entities";
-import { em as openEm } from "@/store/orm";
-import { treatmentRecord } from "@/store/queries";
+import { type Em, em as openEm } from "@/store/orm";
+import { type TreatmentRecord, treatmentRecord } from "@/store/queries";
+import { airNow, climateSince } from "./climate";
 import { NewEntry } from "./inputs.schema";
+import { climateOf } from "./overview";
 import { parse } from "./parse";
 import { collided, invalid, notFound, refused } from "./problems";
+import { firstClock, pieceFacts } from "./working";
 
 /**
  * Write one entry in a treatment's log, in one transaction. The same `key` twice is one entry.
@@ -24,9 +29,9 @@ export async function appendEntry(treatmentId: string, input: unknown, now: Date
     const known = await tx.findOne(LogRow, { treatment: treatmentId, key: entry.key });
     if (known) return { id: known.id, version: treatment.version };
     if (treatment.version !== entry.version) throw collided(whatHappened(record.log, entry.version));
-    admitOrThrow(record.log, entry);
+    const at = momentOf(entry, now);
+    await admitOrThrow(tx, record, entry, at, now);
     const version = treatment.version + 1;
-    const at = new Date(now.getTime() - (entry.minutes_ago ?? 0) * 60_000);
     const row = tx.create(LogRow, {
       id: crypto.randomUUID(),
       treatment,
@@ -35,6 +40,8 @@ export async function appendEntry(treatmentId: string, input: unknown, now: Date
       at,
       corrects: entry.corrects ?? null,
       kind: entry.body.kind,
+      v: BODY_VERSION,
+      by: entry.by ?? null,
       body: entry.body,
     });
     treatment.version = version;
@@ -42,12 +49,25 @@ export async function appendEntry(treatmentId: string, input: unknown, now: Date
   });
 }
 
-function admitOrThrow(log: readonly LogEntry[], { body, corrects }: NewEntry): void {
+/** When it was done: now, so many minutes ago, or at its own time, however long ago. @throws {WorkProblem} 422 for a time to come */
+function momentOf({ at, minutes_ago = 0 }: NewEntry, now: Date): Date {
+  const moment = at === undefined ? new Date(now.getTime() - minutes_ago * 60_000) : new Date(at);
+  // a clock of a tablet may run a little ahead
+  if (moment.getTime() > now.getTime() + 120_000) throw invalid([{ path: "/at", message: "lies in the future: enter what is done" }]);
+  return moment;
+}
+
+async function admitOrThrow(em: Em, record: TreatmentRecord, { body, corrects }: NewEntry, at: Date, now: Date): Promise<void> {
+  const { log } = record;
   if (corrects !== undefined && !log.some(({ id }) => id === corrects))
     throw invalid([{ path: "/corrects", message: "is not an entry of this log" }]);
   if (body.kind === "withdrawn" && corrects === undefined) throw invalid([{ path: "/corrects", message: "is missing" }]);
-  const standing = readLog(log.filter(({ id }) => id !== corrects));
-  const why = admit(standing, body);
+  const treatment = readLog(log.filter(({ id }) => id !== corrects));
+  const air = await airNow(em, now);
+  const first = firstClock(treatment);
+  const samples = first === undefined ? [] : await climateSince(em, new Date(first), now);
+  const found = worked(pieceFacts(record), treatment, air, climateOf(samples, air), at.getTime());
+  const why = admit({ treatment, worked: found, at: at.getTime() }, body);
   if (why) throw refused(why);
 }
 

@@ -1,31 +1,32 @@
-import { type RunningCure, runningCure } from "@/core/plan/clocks";
-import { rulingClock } from "@/core/plan/nextAct";
-import { type Plan, planOf } from "@/core/plan/plan";
-import { readLog, type Treatment } from "@/core/record/treatment";
+import type { Treatment } from "@/core/record/treatment";
 import { lossOf } from "@/core/survey/loss";
+import { type Act, actsOf } from "@/core/views/acts";
+import type { Worked } from "@/core/views/worked";
+import { Treatment as TreatmentRow } from "@/store/entities";
 import { em as openEm } from "@/store/orm";
 import {
   mapPhotograph,
   type PartRecord,
   type PhotographRecord,
-  partsOf,
   photographsOf,
   type TreatmentRecord,
   treatmentRecord,
   treatmentsOfPiece,
 } from "@/store/queries";
 import { type Air, airNow, climateSince } from "./climate";
-import { type Item, itemOf, shopTimeZone } from "./overview";
+import { climateOf, type Item, itemOf, shopTimeZone } from "./overview";
 import { notFound } from "./problems";
+import { firstClock, readRecord, workOutRecord } from "./working";
 
 /** Everything a station page shows of one treatment. */
 export interface TreatmentPage {
   readonly record: TreatmentRecord;
   readonly treatment: Treatment;
-  readonly plan?: Plan;
+  /** The repair as far as damages are settled. */
+  readonly worked?: Worked;
+  /** Every operation with what may be done now. */
+  readonly acts: readonly Act[];
   readonly item: Item;
-  /** Every clock of the treatment with its times, oldest first. */
-  readonly cures: readonly RunningCure[];
   readonly photographs: readonly PhotographRecord[];
   /** Every damage of the piece, in the order in which they were found. */
   readonly damages: readonly PieceDamage[];
@@ -39,7 +40,8 @@ export interface TreatmentPage {
 
 /** One damage of a piece, as its condition map shows it. */
 export interface PieceDamage {
-  readonly id: string;
+  readonly treatment: string;
+  readonly damage: string;
   readonly title: string;
   readonly part: string;
   readonly size: string;
@@ -47,9 +49,19 @@ export interface PieceDamage {
   readonly mark?: { readonly x: number; readonly y: number };
 }
 
-function damageOf({ id, title, part_name: part, log }: TreatmentRecord): PieceDamage {
-  const { damage, mark, closed } = readLog(log);
-  return { id, title, part, size: damage ? lossOf(damage).size : "", closed: closed !== undefined, ...(mark ? { mark } : {}) };
+function damagesOf(record: TreatmentRecord): PieceDamage[] {
+  const { id: treatment, title, part_name, parts } = record;
+  const { damages, closed, first_mark } = readRecord(record).treatment;
+  if (damages.length === 0) return [{ treatment, damage: "d1", title, part: part_name, size: "", closed: false, ...(first_mark ? { mark: first_mark } : {}) }];
+  return damages.map(({ id: damage, survey, mark }, i) => ({
+    treatment,
+    damage,
+    title: survey.body.title ?? (i === 0 ? title : `${title}, ${i + 1}`),
+    part: parts.find(({ id }) => id === survey.body.part)?.name ?? part_name,
+    size: lossOf(survey.body.survey.damage).size,
+    closed: closed !== undefined,
+    ...(mark ? { mark } : {}),
+  }));
 }
 
 /** @throws {WorkProblem} 404 when there is no such treatment */
@@ -58,34 +70,31 @@ export async function treatmentPage(id: string): Promise<TreatmentPage> {
   const em = await openEm();
   const [record, photographs, air] = await Promise.all([treatmentRecord(em, id), photographsOf(em, id), airNow(em, now)]);
   if (!record) throw notFound("This treatment");
-  const [all, parts, photograph] = await Promise.all([
-    treatmentsOfPiece(em, record.piece_id),
-    partsOf(em, record.piece_id),
-    mapPhotograph(em, record.piece_id),
-  ]);
-  const treatment = readLog(record.log);
-  const plan = planOf(record, treatment);
-  const first = treatment.clocks[0];
-  const samples = first ? await climateSince(em, new Date(first.at), now) : [];
-  const cures = treatment.clocks.map((clock) => runningCure(clock, { samples }));
-  const ruling = rulingClock(treatment);
+  const [all, photograph] = await Promise.all([treatmentsOfPiece(em, record.piece_id), mapPhotograph(em, record.piece_id)]);
+  const first = firstClock(readRecord(record).treatment);
+  const samples = first === undefined ? [] : await climateSince(em, new Date(first), now);
+  const read = workOutRecord(record, air, climateOf(samples, air), now.getTime());
+  const { treatment, worked } = read;
   return {
     record,
     treatment,
-    ...(plan ? { plan } : {}),
-    item: itemOf(
-      record,
-      treatment,
-      plan,
-      cures.find(({ entry }) => entry === ruling?.id),
-    ),
-    cures,
+    ...(worked ? { worked } : {}),
+    acts: worked ? actsOf(worked, now.getTime()) : [],
+    item: itemOf(read),
     photographs,
-    damages: all.reverse().map(damageOf),
-    parts,
+    damages: all.reverse().flatMap(damagesOf),
+    parts: record.parts,
     ...(photograph ? { map_photograph: photograph } : {}),
     air,
     now: now.getTime(),
     time_zone: shopTimeZone(),
   };
+}
+
+/** The name of the piece that a treatment is of; undefined for none. */
+export async function treatmentTitle(id: string): Promise<string | undefined> {
+  if (!/^[0-9a-f-]{36}$/.test(id)) return undefined;
+  const em = await openEm();
+  const row = await em.findOne(TreatmentRow, { id, deletedAt: null }, { populate: ["piece"], fields: ["piece.title"] });
+  return row?.piece.title;
 }

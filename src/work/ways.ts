@@ -1,5 +1,5 @@
-import { type ComparedOption, compareOptions } from "@/core/plan/options";
-import { jarsOf } from "@/core/plan/stock";
+import { type ComparedWay, compareWays } from "@/core/views/ways";
+import { jarsOf } from "@/core/views/stock";
 import { em as openEm } from "@/store/orm";
 import { cabinet, treatmentRecord } from "@/store/queries";
 import { airNow } from "./climate";
@@ -8,11 +8,12 @@ import { parse } from "./parse";
 import { notFound } from "./problems";
 
 /** Repair, replace or leave for a survey as it is being typed, with the jars and the air of this shop. Nothing is saved. */
-export async function waysOf(treatmentId: string, input: unknown, now: Date): Promise<ComparedOption[]> {
-  const { survey, stance } = parse(WaysQuestion, input);
+export async function waysOf(treatmentId: string, input: unknown, now: Date): Promise<ComparedWay[]> {
+  const { survey, stance, part } = parse(WaysQuestion, input);
   const em = await openEm();
   const [record, products, air] = await Promise.all([treatmentRecord(em, treatmentId), cabinet(em), airNow(em, now)]);
   if (!record) throw notFound("This treatment");
+  const on = record.parts.find(({ id }) => id === (part ?? record.part_id)) ?? record;
   const shelf = products.length > 0 ? { jars: jarsOf(products, now.getTime()) } : undefined;
-  return compareOptions(record, survey, stance, air.temp_C, shelf);
+  return compareWays({ id: "d1", piece: record.kind, part: record.part_id, substrate: on.substrate, finish: on.finish, survey }, stance, air, shelf);
 }

@@ -7,6 +7,10 @@ export interface OwnerFacts {
   readonly food: boolean;
   readonly washed: boolean;
   readonly load: boolean;
+  /** Something was done before its time: nothing is promised before full cure. */
+  readonly early: boolean;
+  /** The safety reached is under what is asked. */
+  readonly weak: boolean;
 }
 
 export interface OwnerLine {
@@ -16,15 +20,17 @@ export interface OwnerLine {
 
 /** The owner's lines in the order of time; what is never allowed comes last. "full" = once the last material is in full service. */
 export function ownerLines(facts: OwnerFacts): OwnerLine[] {
-  const softens = Math.min(...facts.chain.map(({ service_C }) => service_C[0]));
+  const softens = Math.min(200, ...facts.chain.map(({ service_C }) => service_C[0]));
   const soaks = facts.chain.some(({ water }) => water !== "stands");
   const indoors = facts.chain.some(({ outdoor }) => !outdoor);
   const lines: ReadonlyArray<readonly [boolean, OwnerLine["when"], string]> = [
-    [true, "today", "Carry it in both hands, touch beside the repair."],
-    [facts.load, "full", "Load it as before, not before that day."],
+    [!facts.early, "today", "Carry it in both hands, touch beside the repair."],
+    [facts.early, "full", "Carry it: something was taken on before its time, so not before that day."],
+    [facts.load && !facts.weak, "full", "Load it as before, not before that day."],
     [facts.washed && !soaks, "full", `Wash it by hand, under ${softens} °C.`],
     [facts.washed && soaks, "full", `Wipe it with a damp cloth, under ${softens} °C.`],
-    [!facts.washed, "full", "Use it as before; dust it dry."],
+    [!facts.washed && !facts.weak, "full", "Use it as before; dust it dry."],
+    [facts.weak, "never", "Load it, or let a person trust it: the joint holds less than is asked."],
     [facts.ceramic || facts.food, "never", `Dishwasher, oven, microwave: the repair softens from ${softens} °C.`],
     [facts.food, "never", "Food or drink on the repair: it is decorative."],
     [soaks && !facts.ceramic, "never", "Soak it, or leave water standing on it."],

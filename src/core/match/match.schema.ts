@@ -107,6 +107,10 @@ export const ChainLink = strict({
   role: Role,
   class: ClassSchema,
   product: Type.Optional(OwnProductSchema),
+  /** The one place it is for; absent = every place that takes the role. */
+  place: Type.Optional(Type.String({ maxLength: 200 })),
+  /** Why it was taken against a refusal. */
+  because: Type.Optional(Type.String({ minLength: 1, maxLength: 2000 })),
 });
 export type ChainLink = Static<typeof ChainLink>;
 

@@ -29,8 +29,27 @@ const LAST_OF: Readonly<Record<string, (draft: Draft) => boolean>> = {
 /** What each operation waits for: needs by name become edges, within the damage, shared by the piece, or at the inner joint of a frame. */
 export function edgesOf(placed: readonly Placed[], contexts: ReadonlyMap<string, Context>): ReadonlyMap<Placed, readonly Edge[]> {
   const edges = new Map<Placed, readonly Edge[]>();
-  for (const each of placed) edges.set(each, each.damages.flatMap((damage) => each.draft.needs.flatMap((need) => found(each, damage, need, placed).map((from): Edge => ({ from, need: need.of === "inner" ? withinOpenTime(need, from, contexts.get(damage)) : need.lag ? need : withWait(need, contexts.get(damage)) })))));
+  for (const each of placed) {
+    const needs = each.damages.flatMap((damage) => each.draft.needs.flatMap((need) => found(each, damage, need, placed).map((from): Edge => ({ from, need: settled(need, from, contexts.get(damage)) }))));
+    edges.set(each, [...roundBefore(each, placed), ...needs]);
+  }
   return edges;
+}
+
+/** A need with the wait that goes with what it waits for. */
+function settled(need: Need, from: Placed, context: Context | undefined): Need {
+  if (need.of === "inner") return withinOpenTime(need, from, context);
+  return need.lag ? need : withWait(need, context);
+}
+
+/** The first operations of a later round come after what the round before did at the same places and station. */
+function roundBefore(each: Placed, placed: readonly Placed[]): Edge[] {
+  if (each.round === 1) return [];
+  const mine = placed.filter((other) => other !== each && other.round === each.round && other.damages.some((damage) => each.damages.includes(damage)));
+  const names = new Set(each.draft.needs.map(({ op }) => op));
+  if (mine.some(({ draft }) => names.has(draft.name))) return [];
+  const before = placed.filter((other) => other.round < each.round && other.draft.station === each.draft.station && other.draft.places.some(({ id }) => each.draft.places.some((place) => place.id === id)));
+  return before.map((from) => ({ from, need: { op: from.draft.name, because: `round ${each.round - 1} went before` } }));
 }
 
 /** The outer joint closes while the glue of the inner one still moves. */
@@ -46,7 +65,7 @@ function withWait(need: Need, context: Context | undefined): Need {
 }
 
 function found(each: Placed, damage: string, need: Need, placed: readonly Placed[]): readonly Placed[] {
-  const others = placed.filter((other) => other !== each && other.round <= each.round);
+  const others = placed.filter((other) => other !== each && (other.round <= each.round || each.draft.station === "close"));
   if (need.of === "inner") return innerJoints(each, damage, need, others);
   const mine = others.filter((other) => other.damages.includes(damage));
   if (need.op === "last") return sinksOf(mine.filter(({ draft }) => draft.station !== "close"));
@@ -92,7 +111,7 @@ export function inOrder(placed: readonly Placed[], edges: ReadonlyMap<Placed, re
   const left = new Set(placed);
   const done = new Set<Placed>();
   const ordered: Placed[] = [];
-  const before = (a: Placed, b: Placed) => a.round - b.round || stationRank(a) - stationRank(b) || closing(a) - closing(b) || a.draft.rank - b.draft.rank || (index.get(a) ?? 0) - (index.get(b) ?? 0);
+  const before = (a: Placed, b: Placed) => stationRank(a) - stationRank(b) || a.round - b.round || closing(a) - closing(b) || a.draft.rank - b.draft.rank || (index.get(a) ?? 0) - (index.get(b) ?? 0);
   while (left.size > 0) {
     const free = [...left].filter((each) => (edges.get(each) ?? []).every(({ from }) => done.has(from) || !left.has(from)));
     const [next] = free.sort(before);

@@ -11,6 +11,9 @@ const DROP_G = 0.04;
 /** Grams as the scale shows them. */
 export const grams = (g: number): string => `${g < 1 ? figure(g, 2) : plain(g, g < 20 ? 2 : g < 100 ? 1 : 0)} g`;
 
+/** The same for a dose on record: hundredths, as a bench scale shows them. */
+export const doseGrams = (g: number): string => `${figure(g, 2)} g`;
+
 /** How a mix is dosed, in words: the parts, and where the scale can't resolve one, what works instead. */
 export function doseWords(material: MaterialClass, weighed: Weighed, scale_step_g: number): { readonly words: string; readonly resolved: boolean } {
   const { parts, ratio_by } = material.mix;

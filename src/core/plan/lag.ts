@@ -15,6 +15,8 @@ export interface Lag {
   readonly range: Range;
   /** It is not reached in this air. */
   readonly never?: true;
+  /** The stage that is waited for; absent = a plain wait. */
+  readonly stage?: Stage;
 }
 
 /** What is not reached within this many minutes is never: as `cure` says. */

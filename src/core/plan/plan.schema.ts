@@ -1,5 +1,5 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { CLASS_ROWS, type ClassName, FINISHES, type Finish, OPERATION_KINDS, PIECE_KINDS, type PieceKind, ROLES, STATIONS, SUBSTRATES, type Substrate } from "../catalogue";
+import { CLASS_ROWS, type ClassName, FINISHES, type Finish, OPERATION_KINDS, PIECE_KINDS, type PieceKind, ROLES, STAGES, STATIONS, SUBSTRATES, type Substrate } from "../catalogue";
 import { BRACE_KINDS } from "../join/brace.schema";
 import { PLACE_KINDS } from "../survey/place";
 import { STANCE_SCHEMA, SurveySchema } from "../survey/survey.schema";
@@ -114,7 +114,7 @@ export const PlanResult = strict({
       portions: Type.Optional(Type.Array(strict({ place: Type.String(), mass_g: Type.Number() }))),
       thickness_mm: Type.Optional(Type.Number()),
       hands_min: Span(),
-      after: Type.Array(strict({ op: Type.String(), min_min: Type.Number(), min_range: Span(), max_min: Type.Optional(Type.Number()), because: Type.String() })),
+      after: Type.Array(strict({ op: Type.String(), min_min: Type.Number(), min_range: Span(), max_min: Type.Optional(Type.Number()), because: Type.String(), stage: Type.Optional(oneOf(STAGES)), closes: Type.Optional(oneOf(STAGES)) })),
       uses: Type.Optional(Type.Array(Type.String())),
       cautions: Type.Array(Type.String()),
       mind: Type.Array(strict({ rule: Type.String(), text: Type.String() })),

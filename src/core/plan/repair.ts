@@ -163,6 +163,9 @@ function together(group: readonly Draft[]): Draft {
 const STATION_ORDER: readonly string[] = STATIONS.map(({ station }) => station);
 const from = (station: Station, of: Station) => STATION_ORDER.indexOf(of) >= STATION_ORDER.indexOf(station);
 
+/** What stands at the station itself was walked, or is walked now; what lies behind it is superseded. */
+const afterStation = (station: Station, of: Station) => STATION_ORDER.indexOf(of) > STATION_ORDER.indexOf(station);
+
 /** A round: the operations of its places from its station on come again; what was still open of them is superseded; nothing that is done changes. */
 function withRound(placed: readonly Placed[], round: Round, damages: readonly WorkedDamage[], parts: ReadonlyMap<string, string>, marks: ReadonlyMap<string, OpMark>): Placed[] {
   const hit = damages.flatMap((damage) => {
@@ -172,7 +175,7 @@ function withRound(placed: readonly Placed[], round: Round, damages: readonly Wo
   const again = hit.flatMap(({ damage, places }) => draftsOf(roundContext(damage.context, places, round), damage.part).filter((draft) => draft.station !== "close" && from(round.station, draft.station) && draft.places.some(({ id }) => places.some((place) => place.id === id))));
   const redone = new Set(hit.flatMap(({ places }) => places.map(({ id }) => id)));
   const kept = placed.flatMap((each): Placed[] => {
-    if (marks.has(each.id) || each.draft.station === "close" || !from(round.station, each.draft.station)) return [each];
+    if (marks.has(each.id) || each.draft.station === "close" || !afterStation(round.station, each.draft.station)) return [each];
     const places = each.draft.places.filter(({ id }) => !redone.has(id));
     if (places.length === each.draft.places.length) return [each];
     return places.length === 0 ? [] : [{ ...each, draft: { ...each.draft, places } }];
@@ -181,7 +184,7 @@ function withRound(placed: readonly Placed[], round: Round, damages: readonly Wo
 }
 
 /** What is found low or open in a later round is small: so deep where it was not measured, mm. */
-const LOW_MM = 0.3;
+const LOW_MM = 0.25;
 /** So much of an opening is low where only "a pinhole" is said. */
 const LOW_SHARE = 0.1;
 /** Up to this depth a finer filler is proposed, mm; its own layer. */
@@ -210,7 +213,7 @@ const DAY_MS = 86_400_000;
 
 function operationOf({ draft, round, id }: Placed, edges: readonly Edge[], marks: ReadonlyMap<string, OpMark>, at: number): Operation {
   const mark = marks.get(id);
-  const after = edges.map(({ from: before, need }) => ({ op: before.id, min_min: need.lag?.min ?? 0, min_range: need.lag?.range ?? ([0, 0] as const), ...(need.max ? { max_min: need.max.min } : {}), because: need.because }));
+  const after = edges.map(({ from: before, need }) => ({ op: before.id, min_min: need.lag?.min ?? 0, min_range: need.lag?.range ?? ([0, 0] as const), ...(need.max ? { max_min: need.max.min } : {}), because: need.because, ...(need.lag?.stage ? { stage: need.lag.stage } : {}), ...(need.max?.stage ? { closes: need.max.stage } : {}) }));
   const running = mark?.status === "done" && draft.starts !== undefined && at - Date.parse(mark.at) < DAY_MS * 60 && stillRuns(draft, mark, at);
   const volumes = draft.kind === "mix" ? portionsOf(draft) : [];
   return {

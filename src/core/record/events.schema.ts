@@ -1,18 +1,16 @@
 import { type Static, type TProperties, Type } from "@sinclair/typebox";
 import { CLASS_ROWS, type ClassName, STATIONS } from "../catalogue";
 import { BRACE_JOINTS, BRACE_KINDS } from "../join/brace.schema";
-import { LadderSystem } from "../level/ladder.schema";
 import { ChainLink, OwnProductSchema } from "../match/match.schema";
 import { CLAMP_KINDS, MOST_CLAMPS } from "../ready/clamps.data";
 import { FORM_NAMES } from "../ready/forms.data";
-import { DamageSchema, STANCE_SCHEMA, SurveySchema } from "../survey/survey.schema";
-import { celsius, from0, instant, name, oneOf, strict, tagged } from "../units/schema";
+import { STANCE_SCHEMA, SurveySchema } from "../survey/survey.schema";
+import { above0, celsius, from0, instant, name, oneOf, strict, tagged } from "../units/schema";
 
 const event = <K extends string, P extends TProperties>(kind: K, fields: P) => strict({ kind: Type.Literal(kind), ...fields });
 
 const Station = oneOf(STATIONS.map(({ station }) => station));
 const ClassSchema = oneOf(CLASS_ROWS.map((row) => row.class) as ClassName[]);
-const GradeSchema = strict({ system: LadderSystem, grade: Type.Number({ exclusiveMinimum: 0, maximum: 100_000 }) });
 const minutes = () => Type.Optional(Type.Number({ minimum: 0, maximum: 10_000 }));
 const text = (maxLength = 4000) => Type.String({ minLength: 1, maxLength });
 const mm = () => Type.Number({ minimum: 0, maximum: 1000 });
@@ -20,32 +18,48 @@ const mm = () => Type.Number({ minimum: 0, maximum: 1000 });
 const BRACED = [...BRACE_JOINTS, "worn-thin"] as const;
 
 /** A class is put to work and its clock starts: a batch mixed, a joint clamped, a coat laid. */
-const started = {
+const Start = strict({
   class: ClassSchema,
   product: Type.Optional(OwnProductSchema),
-  /** Layer of the fill, coat of the colour; 1 for a joint. */
-  layer: Type.Integer({ minimum: 1, maximum: 200 }),
   /** Film or layer thickness that the drying is reckoned with. */
   thickness_mm: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
   parts: Type.Optional(Type.Array(strict({ name: name(), planned_g: from0(), actual_g: from0() }), { maxItems: 20 })),
+  /** The lot it was taken from, as the jar is labelled. */
+  lot: Type.Optional(Type.String({ minLength: 1, maxLength: 120 })),
+  /** The air as it was read then: a later setting of the air changes no record. */
   climate: strict({ temp_C: celsius(), rh_pct: Type.Number({ minimum: 0, maximum: 100 }) }),
-  hands_min: minutes(),
-};
+});
+export type Start = Static<typeof Start>;
+
+/** An operation, a place, a damage by their ids. */
+const ref = () => Type.String({ minLength: 1, maxLength: 200 });
+const damage = () => Type.Optional(Type.String({ pattern: "^[a-z][a-z0-9-]*$", maxLength: 40 }));
+
+/** Done against the plan: too early, too late, out of order, against a rule; and why. */
+const Against = strict({
+  state: oneOf(["too-early", "too-late", "blocked"] as const),
+  because: text(2000),
+  /** Minutes that had passed, and that were asked for. */
+  passed_min: Type.Optional(from0(1e7)),
+  asked_min: Type.Optional(from0(1e7)),
+});
+export type Against = Static<typeof Against>;
 
 const share = () => Type.Number({ minimum: 0, maximum: 1 });
 const shard = () => Type.Integer({ minimum: 0, maximum: 59 });
 const shardCount = () => Type.Integer({ minimum: 2, maximum: 60 });
 
-/** How the damage is met where there is a choice, and why; `damage` is what is then treated, absent = no chain is needed. */
-const Decision = strict({ option: name(), reason: text(2000), damage: Type.Optional(DamageSchema) });
-export type Decision = Static<typeof Decision>;
+/** The way that a damage is met where it is not the first, and why. */
+const Way = strict({ way: name(), reason: text(2000) });
 
 /** What can be written in the log of a treatment. The log is append-only: `withdrawn` and `corrects` refer back. */
 export const EventBody = tagged("kind", [
-  event("surveyed", { survey: SurveySchema, decision: Type.Optional(Decision), hands_min: minutes() }),
+  /** A damage of this treatment: the first is "d1"; a further one may be on another part of the piece. */
+  event("surveyed", { damage: damage(), part: Type.Optional(Type.String({ format: "uuid" })), title: Type.Optional(name()), survey: SurveySchema, way: Type.Optional(Way), hands_min: minutes() }),
   event("matched", {
+    damage: damage(),
     stance: STANCE_SCHEMA,
-    chain: Type.Array(ChainLink, { minItems: 1, maxItems: 20 }),
+    chain: Type.Array(ChainLink, { minItems: 1, maxItems: 60 }),
     reason: Type.Optional(Type.String({ maxLength: 2000 })),
     hands_min: minutes(),
   }),
@@ -58,24 +72,26 @@ export const EventBody = tagged("kind", [
     hands_min: Type.Number({ minimum: 0, maximum: 10_000 }),
     wait_min: Type.Number({ minimum: 0, maximum: 100_000 }),
   }),
-  event("steps-ordered", { station: Station, order: Type.Array(name(), { minItems: 1, maxItems: 200 }) }),
   /** Assembled without glue: how long it took, whether two marks meet across the break, and where every clamp stands. */
   event("dry-run", {
+    damage: damage(),
     minutes: Type.Number({ exclusiveMinimum: 0, maximum: 600 }),
     two_marks: Type.Boolean(),
     items: Type.Array(strict({ kind: oneOf(CLAMP_KINDS), x: share(), y: share() }), { maxItems: MOST_CLAMPS }),
     hands_min: minutes(),
   }),
   event("shards-mapped", {
+    damage: damage(),
     count: shardCount(),
     touching: Type.Array(Type.Tuple([shard(), shard()]), { maxItems: 1770 }),
     rim: Type.Array(shard(), { maxItems: 60 }),
     /** Where they lie on the picture, shard by shard. */
     places: Type.Optional(Type.Array(strict({ x: share(), y: share() }), { maxItems: 60 })),
   }),
-  event("form-chosen", { form: oneOf(FORM_NAMES), reason: Type.Optional(Type.String({ maxLength: 2000 })) }),
+  event("form-chosen", { damage: damage(), form: oneOf(FORM_NAMES), reason: Type.Optional(Type.String({ maxLength: 2000 })) }),
   /** The brace that is let in, or `none`; `reason` where it is not what was worked out. */
   event("braced", {
+    damage: damage(),
     joint: oneOf(BRACED),
     brace: oneOf(BRACE_KINDS),
     size: Type.Record(Type.String({ maxLength: 40 }), Type.Number()),
@@ -83,26 +99,31 @@ export const EventBody = tagged("kind", [
     judged_by: Type.Optional(strict({ load_N: Type.Optional(from0(20_000)), lever_mm: Type.Optional(from0(20_000)) })),
     reason: Type.Optional(text(2000)),
   }),
-  event("marked", { x: Type.Number({ minimum: 0, maximum: 1 }), y: Type.Number({ minimum: 0, maximum: 1 }) }),
-  event("step-done", { station: Station, step: name(), hands_min: minutes(), note: Type.Optional(Type.String({ maxLength: 2000 })) }),
-  event("step-skipped", { station: Station, step: name(), reason: text(2000) }),
-  event("mixed", started),
-  event("clamped", started),
-  event("coated", started),
-  event("placed", { layer: Type.Integer({ minimum: 1, maximum: 200 }), applied_mm: mm() }),
-  event("measured", { layer: Type.Integer({ minimum: 1, maximum: 200 }), surface_mm: Type.Number({ minimum: -1000, maximum: 1000 }) }),
-  event("ladder-set", { from: GradeSchema, to: GradeSchema }),
-  event("grit-done", { grade: GradeSchema, hands_min: minutes() }),
-  event("went-back", { to: GradeSchema, reason: text(2000) }),
-  event("station-done", { station: Station, hands_min: minutes(), note: Type.Optional(Type.String({ maxLength: 2000 })) }),
-  event("station-skipped", { station: Station, reason: text(2000) }),
+  event("marked", { damage: damage(), x: Type.Number({ minimum: 0, maximum: 1 }), y: Type.Number({ minimum: 0, maximum: 1 }) }),
+  /** An operation of the plan is behind. What it started, what was weighed, what was found, and why it was not as planned. */
+  event("done", {
+    op: ref(),
+    /** The places it covered, where it was not all that it names. */
+    places: Type.Optional(Type.Array(ref(), { maxItems: 200 })),
+    hands_min: minutes(),
+    note: Type.Optional(Type.String({ maxLength: 2000 })),
+    start: Type.Optional(Start),
+    /** Height against the original surface when it was measured, mm; thickness as it was laid. */
+    surface_mm: Type.Optional(Type.Number({ minimum: -1000, maximum: 1000 })),
+    applied_mm: Type.Optional(mm()),
+    found: Type.Optional(Type.Record(Type.String({ maxLength: 200 }), Type.String({ maxLength: 500 }))),
+    against: Type.Optional(Against),
+  }),
+  event("skipped", { op: ref(), reason: text(2000) }),
+  /** "Back to Fill, because …": the operations of those places come again from there on, as the next round. */
+  event("round-opened", { station: Station, places: Type.Array(ref(), { minItems: 1, maxItems: 200 }), because: text(2000), low_mm: Type.Optional(above0(1000)) }),
   event("noted", { station: Station, text: text() }),
-  /** `steps`: what was planned when it was signed, in order; a step that the tables gain later is none of it. */
+  /** `operations`: what was planned when it was signed, in its own words; no later table changes it. */
   event("closed", {
     notes: Type.String({ maxLength: 8000 }),
     signed_by: name(),
     hands_min: minutes(),
-    steps: Type.Optional(Type.Array(strict({ station: Station, step: name() }), { maxItems: 400 })),
+    operations: Type.Optional(Type.Array(strict({ id: ref(), station: Station, round: Type.Integer({ minimum: 1 }), text: text(1000), hands_min: from0(100_000), status: oneOf(["open", "running", "done", "skipped"] as const) }), { maxItems: 1000 })),
   }),
   event("reopened", { reason: text(2000) }),
   event("withdrawn", { reason: Type.Optional(Type.String({ maxLength: 2000 })) }),
@@ -115,7 +136,10 @@ export type BodyOf<K extends EventKind> = Extract<EventBody, { kind: K }>;
 export const LogEntry = strict({
   id: Type.String({ format: "uuid" }),
   seq: Type.Integer({ minimum: 1 }),
+  /** Version of the body; older ones are brought forward by `upcast`. */
+  v: Type.Optional(Type.Literal(2)),
   at: instant(),
+  by: Type.Optional(Type.String({ minLength: 1, maxLength: 200 })),
   corrects: Type.Optional(Type.String({ format: "uuid" })),
   body: EventBody,
 });

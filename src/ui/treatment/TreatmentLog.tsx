@@ -9,6 +9,8 @@ import { NotSaved } from "../states/NotSaved";
 export interface EntryOptions {
   readonly corrects?: string;
   readonly minutes_ago?: number;
+  /** When it was done, ISO 8601; absent = now. */
+  readonly at?: string;
 }
 
 interface Pending {

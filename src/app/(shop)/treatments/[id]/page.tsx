@@ -1,5 +1,5 @@
 import { redirect } from "next/navigation";
-import { actAt } from "@/core/plan/nextAct";
+import { actAt } from "@/core/views/brief";
 import { treatmentPage } from "@/work/treatments";
 import { asId, withRecord } from "../../withRecord";
 

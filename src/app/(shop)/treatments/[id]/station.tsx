@@ -1,19 +1,19 @@
 import type { ReactNode } from "react";
 import type { Station } from "@/core/catalogue";
-import { actAt } from "@/core/plan/nextAct";
-import { routeOf } from "@/core/plan/route";
 import { STATION_ORDER } from "@/core/record/treatment";
-import { lossOf } from "@/core/survey/loss";
 import { wall } from "@/core/units";
+import { operationViews, placeViews } from "@/core/views/operationView";
+import { routeOf } from "@/core/views/route";
+import { WorkStation } from "@/ui/operations/WorkStation";
 import { StationFrame } from "@/ui/stations/StationFrame";
 import { type TreatmentPage, treatmentPage } from "@/work/treatments";
 import { asId, withRecord } from "../../withRecord";
+import { Earlier } from "./Earlier";
 
 /** What a station page needs to lead on: which station comes next on this treatment's route. */
 export interface StationView extends TreatmentPage {
   readonly id: string;
   readonly next: Station;
-  readonly done: boolean;
 }
 
 /** The page of one station: reads the treatment, draws head and route, leaves the work to `render`. */
@@ -27,7 +27,8 @@ export async function stationPage(
   return withRecord(
     () => treatmentPage(id),
     (page) => {
-      const { record, treatment, plan, item, now, time_zone } = page;
+      const { record, treatment, worked, item, damages, now, time_zone } = page;
+      const mine = damages.filter((damage) => damage.treatment === id);
       const head = {
         id,
         version: record.version,
@@ -37,15 +38,44 @@ export async function stationPage(
         reference: record.reference,
         kind: record.kind,
         substrate: record.substrate,
-        size: treatment.damage ? lossOf(treatment.damage).size : "",
+        size: mine.length > 1 ? `${mine.length} damages` : (mine[0]?.size ?? ""),
+        settled: treatment.damages.length > 0 && treatment.closed === undefined,
+        next_damage: `d${treatment.damages.length + 1}`,
+        ...(item.brief.broken ? { broken: item.brief.broken } : {}),
       };
-      const stops = routeOf(treatment, plan, actAt(item.brief, now), wall(time_zone), now);
-      const next = STATION_ORDER.slice(STATION_ORDER.indexOf(station) + 1).find((each) => plan?.stations[each].needed ?? true) ?? "close";
+      const stops = routeOf(treatment, worked, item.brief, wall(time_zone), now);
+      const needed = (each: Station) => worked === undefined || each === "close" || worked.repair.operations.some((operation) => operation.station === each);
+      const next = STATION_ORDER.slice(STATION_ORDER.indexOf(station) + 1).find(needed) ?? "close";
       return (
         <StationFrame head={head} stops={stops} here={station} right={right}>
-          {render({ ...page, id, next, done: treatment.stations[station] !== undefined })}
+          {render({ ...page, id, next })}
         </StationFrame>
       );
     },
+  );
+}
+
+/** A station of hands: its operations, or what has to come first. */
+export function workStation(view: StationView, station: Station, own: { readonly elsewhere?: Readonly<Record<string, string>>; readonly panels?: ReactNode } = {}): ReactNode {
+  const { id, treatment, worked, acts, item, air, next } = view;
+  if (!worked)
+    return <Earlier id={id} first={treatment.damages.length > 0 ? "match" : "survey"} why="What is done here follows from survey and materials. Choose the chain at Match first." />;
+  const stations = new Set(worked.repair.operations.map((operation) => operation.station));
+  const back = STATION_ORDER.slice(2, STATION_ORDER.indexOf(station) + 1).filter((each) => stations.has(each) && each !== "close");
+  return (
+    <WorkStation
+      treatment={id}
+      station={station}
+      operations={operationViews(treatment, worked, acts)}
+      places={placeViews(treatment, worked)}
+      acts={item.brief}
+      air={air}
+      closed={treatment.closed !== undefined}
+      back={back}
+      next={next}
+      elsewhere={own.elsewhere ?? {}}
+    >
+      {own.panels}
+    </WorkStation>
   );
 }

@@ -1,13 +1,13 @@
-import { closingView } from "@/core/plan/closing";
+import { closingView } from "@/core/views/closing";
 import { CloseStation } from "@/ui/stations/CloseStation";
-import { Earlier } from "../Earlier";
-import { stationPage } from "../station";
+import { stationPage, workStation } from "../station";
+import { stationMetadata } from "../title";
 
-export const metadata = { title: "Close" };
+export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/close">) => stationMetadata(params, "close");
 
 export default async function ClosePage({ params }: PageProps<"/treatments/[id]/close">) {
-  return stationPage(params, "close", ({ id, treatment, plan, cures, photographs, now }) => {
-    if (!plan) return <Earlier id={id} first="survey" why="There is nothing to close yet. Survey the damage first." />;
-    return <CloseStation treatment={id} photographs={photographs} {...closingView(treatment, plan, cures, now)} />;
+  return stationPage(params, "close", (view) => {
+    const { id, treatment, worked, photographs, now } = view;
+    return workStation(view, "close", { elsewhere: { sign: "sign it below" }, panels: worked ? <CloseStation treatment={id} photographs={photographs} {...closingView(treatment, worked, now)} /> : null });
   });
 }

@@ -1,36 +1,27 @@
-import { actsDone } from "@/core/record/treatment";
-import { FillStation } from "@/ui/stations/FillStation";
-import { Earlier } from "../Earlier";
-import { stationPage } from "../station";
+import { substrateRow } from "@/core/catalogue";
+import { layersOf } from "@/core/plan/fillOps";
+import { profileOf } from "@/core/plan/profile";
+import type { Worked } from "@/core/views/worked";
+import { type Cut, Sections } from "@/ui/section/Sections";
+import { stationPage, workStation } from "../station";
+import { stationMetadata } from "../title";
 
-export const metadata = { title: "Fill" };
+export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/fill">) => stationMetadata(params, "fill");
 
 export default async function FillPage({ params }: PageProps<"/treatments/[id]/fill">) {
-  return stationPage(params, "fill", ({ id, record, treatment, plan, cures, air, done, next }) => {
-    if (!plan || !treatment.settled || !treatment.damage)
-      return <Earlier id={id} first={treatment.survey ? "match" : "survey"} why="Fill needs a filler. Choose the chain at Match first." />;
-    const mixed = treatment.clocks.filter(({ body }) => body.kind === "mixed");
-    const clock = mixed.at(-1);
-    return (
-      <FillStation
-        treatment={id}
-        station={plan.stations.fill}
-        damage={treatment.damage}
-        substrate={record.substrate}
-        finish={record.finish}
-        cures={cures.filter(({ kind }) => kind === "mixed")}
-        grams={Object.fromEntries(
-          mixed.map(({ body }) => [body.layer, (body.parts ?? []).reduce((sum, { actual_g }) => sum + actual_g, 0)]),
-        )}
-        acts={clock ? [...actsDone(treatment, clock)] : []}
-        placed={treatment.placed}
-        measured={treatment.measured}
-        marks={treatment.steps}
-        done={done}
-        next={next}
-        air={air}
-        {...(plan.fill ? { fill: plan.fill } : {})}
-      />
-    );
+  return stationPage(params, "fill", (view) => workStation(view, "fill", { panels: view.worked ? <Sections cuts={cutsOf(view.worked)} /> : null }));
+}
+
+/** Every place that is filled here, cut through, with its layers as planned. */
+function cutsOf({ repair }: Worked): Cut[] {
+  return repair.places.flatMap((place): Cut[] => {
+    const link = repair.links.find((each) => each.place === place.id && each.role === "filler");
+    const on = repair.damages.find(({ id }) => id === place.damage)?.context.f.on;
+    const profile = profileOf(place);
+    if (!link || !profile || !on || link.class === "veneer-sheet" || link.class === "wood-inlay") return [];
+    const { layers, proud_mm } = layersOf(place, link.material);
+    // along a tip the layers lie around its core, not one on the other
+    const fill = place.radial ? { surfaces: [proud_mm], proud_mm } : { surfaces: layers.map(({ surface_mm }) => surface_mm), proud_mm };
+    return [{ id: place.id, label: place.label, profile, hatch: on.hatch, substrate: substrateRow(on.substrate as Parameters<typeof substrateRow>[0]).label.toLowerCase(), fill, fillHatch: link.material.hatch, material: link.material.name }];
   });
 }

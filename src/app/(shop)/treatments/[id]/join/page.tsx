@@ -1,62 +1,33 @@
-import { type Hatch, type Substrate, substrateRow } from "@/core/catalogue";
 import { braceKindOf } from "@/core/join/kinds.data";
-import { layup } from "@/core/join/layup";
-import { braceQuestion, pressureFacts } from "@/core/plan/braceQuestion";
-import { thinPlaceOf } from "@/core/plan/thinPlace";
-import { actsDone, chosen, materialTaken, type Treatment } from "@/core/record/treatment";
-import { lossOf } from "@/core/survey/loss";
-import { JoinStation } from "@/ui/join/JoinStation";
-import { Earlier } from "../Earlier";
-import { stationPage } from "../station";
+import { braceAsked } from "@/core/plan/damageContext";
+import type { WorkedDamage } from "@/core/plan/damageContext";
+import type { DamageRecord } from "@/core/record/treatment";
+import { BracePanel } from "@/ui/join/BracePanel";
+import { type StationView, stationPage, workStation } from "../station";
+import { stationMetadata } from "../title";
 
-export const metadata = { title: "Join" };
+export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/join">) => stationMetadata(params, "join");
 
 export default async function JoinPage({ params }: PageProps<"/treatments/[id]/join">) {
-  return stationPage(params, "join", ({ id, record, treatment, plan, cures, air, done, next }) => {
-    if (!plan || !treatment.settled || !treatment.damage)
-      return (
-        <Earlier id={id} first={treatment.survey ? "match" : "survey"} why="Join needs an adhesive. Choose the chain at Match first." />
-      );
-    const loss = lossOf(treatment.damage);
-    const on = substrateRow(record.substrate);
-    const clock = treatment.clocks.findLast(({ body }) => body.kind === "clamped");
-    const cure = cures.find(({ entry }) => entry === clock?.id);
-    return (
-      <JoinStation
-        treatment={id}
-        plan={plan.stations.join}
-        marks={treatment.steps}
-        done={done}
-        next={next}
-        adhesive={chosen(treatment).adhesive}
-        loss={loss}
-        pressure={pressureFacts(treatment.damage, on.family, treatment.survey?.body.survey.service.sprung === true, loss.film_mm)}
-        {...braceProps(treatment, record.substrate, on.hatch)}
-        {...layupProps(treatment, on.hatch)}
-        acts={clock ? [...actsDone(treatment, clock)] : []}
-        air={air}
-        {...(cure ? { cure } : {})}
-      />
-    );
+  return stationPage(params, "join", (view) => workStation(view, "join", { panels: braces(view) }));
+}
+
+/** The brace of every damage that may have one. */
+function braces({ id, treatment, worked }: StationView) {
+  return worked?.repair.damages.map((damage) => {
+    const record = treatment.damages.find((each) => each.id === damage.id);
+    return record ? <Brace key={damage.id} treatment={id} damage={damage} record={record} /> : null;
   });
 }
 
-/** The panel's question with the brace that the chain holds and the one on record; nothing where this damage asks for none. */
-function braceProps(treatment: Treatment, substrate: Substrate, hatch: Hatch) {
-  const question = treatment.damage && braceQuestion(treatment.damage, substrate);
-  if (!question) return {};
-  const { brace } = chosen(treatment);
-  const planned = brace && braceKindOf(brace.class);
-  return { brace: { question, hatch, ...(planned && { planned }), ...(treatment.brace && { recorded: treatment.brace.body }) } };
-}
+/** Ways that let something in, or may. */
+const BRACED_WAYS = ["brace", "bond", "bridge", "build", "close", "humidify"];
 
-/** The backing of a thin place, where the chain holds one that is laid up. */
-function layupProps(treatment: Treatment, hatch: Hatch) {
-  const place = treatment.damage && thinPlaceOf(treatment.damage);
-  const { brace } = chosen(treatment);
-  const found = place && brace && layup(place, materialTaken(brace));
-  if (!found) return {};
-  return {
-    backing: { place, layup: found, material: materialTaken(brace), hatch, ...(treatment.brace && { recorded: treatment.brace.body }) },
-  };
+function Brace({ treatment, damage, record }: { treatment: string; damage: WorkedDamage; record: DamageRecord }) {
+  const { f, damage: measured, survey } = damage.context;
+  const question = BRACED_WAYS.includes(damage.way.way) ? braceAsked(measured, f.on.substrate as Parameters<typeof braceAsked>[1], survey.service) : undefined;
+  if (!question || question.support === "body") return null;
+  const link = damage.links.find(({ role }) => role === "brace");
+  const planned = link && braceKindOf(link.class);
+  return <BracePanel treatment={treatment} damage={damage.id} question={question} hatch={f.on.hatch} {...(planned ? { planned } : {})} {...(record.brace ? { recorded: record.brace.body } : {})} />;
 }

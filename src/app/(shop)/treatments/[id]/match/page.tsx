@@ -1,40 +1,83 @@
-import { stationLabel } from "@/core/catalogue";
+import Link from "next/link";
+import { atPlaces } from "@/core/plan/links";
+import { workOut } from "@/core/plan/damageContext";
 import { matchInputOf } from "@/core/plan/matchInput";
-import { insteadOf } from "@/core/plan/plan";
-import { type StockProduct, shelfOf } from "@/core/plan/stock";
+import { SCALE_STEP_G } from "@/core/plan/planCalc";
+import type { DamageRecord } from "@/core/record/treatment";
 import { referrals } from "@/core/survey/consequences";
+import { volumeOf } from "@/core/survey/place";
+import { type StockProduct, shelfOf } from "@/core/views/stock";
+import { damageInput } from "@/core/views/worked";
 import { MatchStation } from "@/ui/match/MatchStation";
 import { cabinetProducts } from "@/work/cabinet";
+import { pieceFacts } from "@/work/working";
 import { withRecord } from "../../../withRecord";
 import { Earlier } from "../Earlier";
 import { type StationView, stationPage } from "../station";
+import { stationMetadata } from "../title";
 
-export const metadata = { title: "Match" };
+export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/match">) => stationMetadata(params, "match");
 
-export default async function MatchPage({ params }: PageProps<"/treatments/[id]/match">) {
-  return withRecord(cabinetProducts, (products) => stationPage(params, "match", (view) => matchView(view, products)));
+export default async function MatchPage({ params, searchParams }: PageProps<"/treatments/[id]/match">) {
+  const { damage } = await searchParams;
+  return withRecord(cabinetProducts, (products) => stationPage(params, "match", (view) => matchView(view, products, typeof damage === "string" ? damage : undefined)));
 }
 
-function matchView({ id, record, treatment, air, now }: StationView, products: readonly StockProduct[]) {
-  const { survey, damage, choice, choice_stale } = treatment;
-  if (!survey || !damage) return <Earlier id={id} first="survey" why="Match needs to know what is wrong. Survey the damage first." />;
-  const instead = insteadOf(treatment);
-  if (instead)
+function matchView(view: StationView, products: readonly StockProduct[], asked: string | undefined) {
+  const { id, treatment } = view;
+  const shown = treatment.damages.find((each) => each.id === asked) ?? treatment.damages.find(({ settled }) => !settled) ?? treatment.damages[0];
+  if (!shown) return <Earlier id={id} first="survey" why="Match needs to know what is wrong. Survey the damage first." />;
+  return (
+    <>
+      {treatment.damages.length > 1 && <Damages view={view} shown={shown.id} />}
+      <DamageMatch key={shown.id} view={view} damage={shown} products={products} />
+    </>
+  );
+}
+
+/** Which damage is matched here; a mark where its materials are chosen. */
+function Damages({ view: { id, treatment, damages }, shown }: { view: StationView; shown: string }) {
+  return (
+    <nav aria-label="Damages" className="btn-row flex-wrap pb-2">
+      {treatment.damages.map(({ id: damage, settled }, i) => (
+        <Link key={damage} className={`btn small ${damage === shown ? "on" : ""}`} aria-current={damage === shown ? "true" : undefined} href={`/treatments/${id}/match?damage=${damage}`}>
+          {i + 1} {damages.find((each) => each.treatment === id && each.damage === damage)?.title} {settled ? "✓" : ""}
+        </Link>
+      ))}
+    </nav>
+  );
+}
+
+function DamageMatch({ view: { id, record, treatment, air, now }, damage, products }: { view: StationView; damage: DamageRecord; products: readonly StockProduct[] }) {
+  const asked = damageInput(pieceFacts(record), damage);
+  const { choose: _choose, ...open } = asked;
+  const found = workOut(open, treatment.stance, air, { scale_step_g: SCALE_STEP_G });
+  if (found.way.places === undefined)
     return (
       <p className="max-w-[560px] py-4 text-[16px] leading-[22px]">
-        You decided: {instead.label.toLowerCase()}. No chain of materials is needed; {stationLabel("ready")} holds what is to do. Survey
-        takes the decision back.
+        You decided: {found.way.label.toLowerCase()}. No chain of materials is needed; Make ready holds what is to do. Survey takes the decision back.
       </p>
     );
-  const shelf = shelfOf(products, damage, now);
+  const { survey } = damage.survey.body;
+  const { substrate, finish } = found.context.f.on.substrate === "mdf-vinyl" && asked.finish === "none" ? { ...asked, finish: "foil" as const } : asked;
+  const input = matchInputOf({ substrate, finish }, survey, survey.damage, air.temp_C);
+  const need = {
+    filler: found.places.reduce((sum, place) => sum + (place.takes.includes("filler") ? volumeOf(place) : 0), 0),
+    adhesive: found.places.reduce((sum, place) => sum + (place.takes.includes("adhesive") ? ((place.area_mm2 ?? 0) * (place.film_mm ?? 0.1)) / 1000 : 0), 0),
+  };
+  const shelf = shelfOf(products, need, now);
   return (
     <MatchStation
       treatment={id}
-      input={matchInputOf(record, survey.body.survey, damage, air.temp_C)}
-      stale={choice_stale}
-      referrals={referrals(survey.body.survey)}
+      damage={damage.id}
+      input={input}
+      places={atPlaces(found.places, input)}
+      way={found.way.label}
+      {...(found.because ? { because: found.because } : {})}
+      stale={damage.choice_stale}
+      referrals={referrals(survey)}
       {...(shelf ? { shelf } : {})}
-      {...(choice ? { choice: { stance: choice.body.stance, chain: choice.body.chain, entry: choice.id } } : {})}
+      {...(damage.choice ? { choice: { stance: damage.choice.body.stance, chain: damage.choice.body.chain, entry: damage.choice.id } } : {})}
     />
   );
 }

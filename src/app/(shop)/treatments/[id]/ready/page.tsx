@@ -1,72 +1,47 @@
 import type { ComponentProps } from "react";
-import { type MaterialClass, substrateRow } from "@/core/catalogue";
-import { formQuestion, sittingFacts } from "@/core/plan/readyQuestions";
-import { chosen, materialTaken } from "@/core/record/treatment";
-import { ReadyStation } from "@/ui/ready/ReadyStation";
-import { Earlier } from "../Earlier";
-import { type StationView, stationPage } from "../station";
+import { formQuestion, sittingFacts } from "@/core/views/readyQuestions";
+import { DryRun } from "@/ui/ready/DryRun";
+import { FormChoice } from "@/ui/ready/FormChoice";
+import { Shards } from "@/ui/ready/Shards";
+import { Photographs } from "@/ui/stations/Photographs";
+import { type StationView, stationPage, workStation } from "../station";
+import { stationMetadata } from "../title";
 
-export const metadata = { title: "Make ready" };
+export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/ready">) => stationMetadata(params, "ready");
 
 export default async function ReadyPage({ params }: PageProps<"/treatments/[id]/ready">) {
-  return stationPage(params, "ready", (view) => {
-    const { id, treatment, plan, photographs, done, next } = view;
-    if (!plan || !treatment.settled)
-      return (
-        <Earlier
-          id={id}
-          first={treatment.survey ? "match" : "survey"}
-          why="The steps follow from the chain of materials. Choose it at Match first."
-        />
-      );
-    return (
-      <ReadyStation
-        treatment={id}
-        plan={plan.stations.ready}
-        marks={treatment.steps}
-        done={done}
-        next={next}
-        photographs={photographs.filter(({ moment }) => moment === "during")}
-        {...panelsOf(view)}
-      />
-    );
-  });
+  return stationPage(params, "ready", (view) => workStation(view, "ready", { elsewhere: { "dry-run": "record it below" }, panels: <Panels {...view} /> }));
 }
 
-type Panels = Pick<ComponentProps<typeof ReadyStation>, "dryRun" | "shards" | "form">;
-
-/** The panels that the damage and the chosen chain ask for. */
-function panelsOf(view: StationView): Panels {
-  const { record, treatment, air, map_photograph } = view;
-  if (!treatment.choice) return {};
-  const { adhesive } = chosen(treatment);
-  const material = adhesive && materialTaken(adhesive);
-  const form = formQuestion(record, treatment, air.temp_C);
-  const { damage, shards } = treatment;
-  return {
-    ...(material ? { dryRun: dryRunPanel(view, material) } : {}),
-    ...(damage?.kind === "shards"
-      ? {
-          shards: {
-            count: damage.shards,
-            kind: record.kind,
-            ...(map_photograph ? { photograph: map_photograph } : {}),
-            ...sittingFacts(material, air.temp_C),
-            ...(shards ? { mapped: shards.body } : {}),
-          },
-        }
-      : {}),
-    ...(form ? { form: { ...form, chosen: treatment.form?.body.form } } : {}),
-  };
+/** What each damage asks beside its operations: shards, the dry run, a form. */
+function Panels(view: StationView) {
+  const { id, worked, photographs } = view;
+  return (
+    <>
+      {worked?.repair.damages.map((damage) => (
+        <DamagePanels key={damage.id} view={view} damage={damage} />
+      ))}
+      <Photographs treatment={id} photographs={photographs.filter(({ moment }) => moment === "during")} moment="during" />
+    </>
+  );
 }
 
-function dryRunPanel({ record, treatment, air, map_photograph }: StationView, adhesive: MaterialClass): NonNullable<Panels["dryRun"]> {
-  return {
-    kind: record.kind,
-    adhesive,
-    on: substrateRow(record.substrate).family,
-    temp_C: air.temp_C,
-    ...(map_photograph ? { photograph: map_photograph } : {}),
-    ...(treatment.dry_run ? { recorded: treatment.dry_run.body } : {}),
-  };
+type Worked = NonNullable<StationView["worked"]>["repair"]["damages"][number];
+
+function DamagePanels({ view: { treatment, record, air, map_photograph }, damage }: { view: StationView; damage: Worked }) {
+  const kept = treatment.damages.find(({ id }) => id === damage.id);
+  const adhesive = damage.links.find(({ role }) => role === "adhesive")?.material;
+  const form = formQuestion(damage, air.temp_C);
+  const { damage: measured, f } = damage.context;
+  const photograph = map_photograph ? { photograph: map_photograph } : {};
+  const joined = adhesive && damage.places.some(({ kind }) => kind === "faces" || kind === "backing");
+  return (
+    <>
+      {measured.kind === "shards" && (
+        <Shards damage={damage.id} count={measured.shards} kind={record.kind} {...photograph} {...sittingFacts(adhesive, air.temp_C)} {...(kept?.shards ? { mapped: kept.shards.body } : {})} />
+      )}
+      {joined && <DryRun damage={damage.id} kind={record.kind} adhesive={adhesive} on={f.on.family} temp_C={air.temp_C} {...photograph} {...(kept?.dry_run ? { recorded: kept.dry_run.body } : {})} />}
+      {form && <FormChoice damage={damage.id} {...form} chosen={kept?.form?.body.form as ComponentProps<typeof FormChoice>["chosen"]} />}
+    </>
+  );
 }

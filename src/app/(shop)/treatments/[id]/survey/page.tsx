@@ -1,27 +1,35 @@
 import { SaveSurvey, SurveyStation } from "@/ui/survey/SurveyStation";
 import { type StationView, stationPage } from "../station";
+import { stationMetadata } from "../title";
 
-export const metadata = { title: "Survey" };
+export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/survey">) => stationMetadata(params, "survey");
 
-export default async function SurveyPage({ params }: PageProps<"/treatments/[id]/survey">) {
-  return stationPage(params, "survey", render, <SaveSurvey />);
+export default async function SurveyPage({ params, searchParams }: PageProps<"/treatments/[id]/survey">) {
+  const { damage } = await searchParams;
+  return stationPage(params, "survey", (view) => render(view, typeof damage === "string" && /^d[1-9][0-9]?$/.test(damage) ? damage : "d1"), <SaveSurvey />);
 }
 
-function render({ id, record, treatment, photographs, damages, map_photograph }: StationView) {
-  const { survey, decision, choice } = treatment;
+function render({ id, record, treatment, photographs, damages, parts, map_photograph }: StationView, damage: string) {
+  const known = treatment.damages.find((each) => each.id === damage);
+  const part = parts.find((each) => each.id === known?.survey.body.part) ?? parts.find((each) => each.id === record.part_id) ?? record;
   return (
     <SurveyStation
-      key={survey?.id}
+      key={`${damage} ${known?.survey.id ?? ""}`}
       treatment={id}
-      piece={{ kind: record.kind, substrate: record.substrate, finish: record.finish }}
-      part={record.part_name}
+      damage={damage}
+      piece={{ kind: record.kind, substrate: part.substrate, finish: part.finish }}
+      part={"name" in part ? part.name : record.part_name}
+      part_id={known?.survey.body.part ?? record.part_id}
+      parts={parts}
       piece_id={record.piece_id}
-      stance={choice?.body.stance ?? "reversible"}
+      stance={treatment.stance}
       damages={damages}
       photographs={photographs}
+      first={treatment.damages.length === 0 || damage === "d1"}
+      {...(treatment.damages[0] ? { shared: treatment.damages[0].survey.body.survey } : {})}
       {...(map_photograph ? { mapPhotograph: map_photograph } : {})}
-      {...(survey ? { survey: survey.body.survey, surveyEntry: survey.id } : {})}
-      {...(decision ? { decision } : {})}
+      {...(known ? { survey: known.survey.body.survey, surveyEntry: known.survey.id, title: known.survey.body.title ?? "" } : {})}
+      {...(known?.survey.body.way ? { way: known.survey.body.way } : {})}
     />
   );
 }

@@ -1,0 +1,116 @@
+import type { Operation } from "../plan/plan.schema";
+import { formatMinutes } from "../units";
+import type { Worked } from "./worked";
+
+/** What may be done with an operation. Times in ms since the epoch. */
+export interface Act {
+  readonly op: Operation;
+  readonly state: "done" | "skipped" | "now" | "too-early" | "too-late" | "blocked" | "never";
+  /** From when it may be done, and until when. */
+  readonly from?: number;
+  readonly until?: number;
+  /** Since when it is waited for. */
+  readonly since?: number;
+  /** The operation whose clock decides, and its material. */
+  readonly clock?: string;
+  readonly because: string;
+  /** What goes wrong when it is done all the same. */
+  readonly consequence?: string;
+  readonly needs: "nothing" | "reason";
+}
+
+const MINUTE = 60_000;
+
+/** Every operation with what may be done: page, keys and the server's admission ask this one function. */
+export function actsOf(worked: Worked, now: number): Act[] {
+  const byId = new Map(worked.repair.operations.map((operation) => [operation.id, operation]));
+  return worked.repair.operations.map((op) => actOf(op, byId, worked, now));
+}
+
+/** May a station be left: nothing of it is open. What is, is said. */
+export function openAt(operations: readonly Operation[], station: Operation["station"]): readonly Operation[] {
+  return operations.filter((operation) => operation.station === station && isOpen(operation));
+}
+
+/** Neither done nor skipped; a clock that runs is done by hand. */
+export const isOpen = ({ status }: Operation): boolean => status === "open";
+
+function actOf(op: Operation, byId: ReadonlyMap<string, Operation>, worked: Worked, now: number): Act {
+  const mark = worked.marks.get(op.id);
+  if (mark) return { op, state: mark.status, because: "", needs: "nothing" };
+  const blocker = op.after.map(({ op: before }) => byId.get(before)).find((before) => before !== undefined && !worked.marks.has(before.id));
+  if (blocker) return { op, state: "blocked", because: `First: ${brief(blocker.text)}`, consequence: outOfOrder(op), needs: "reason" };
+  const timed = op.after.map((edge) => edgeTimes(edge, worked));
+  const never = timed.find(({ never: reason }) => reason !== undefined);
+  if (never?.never) return { op, state: "never", because: never.never, needs: "reason" };
+  const latest = timed.reduce<(typeof timed)[number] | undefined>((best, each) => (best === undefined || each.from > best.from ? each : best), undefined);
+  const closing = timed.filter(({ until }) => until !== undefined).sort((a, b) => (a.until ?? 0) - (b.until ?? 0))[0];
+  const from = latest?.from ?? 0;
+  const until = closing?.until;
+  const clock = closing?.clock ?? latest?.clock;
+  const times = { ...(latest && latest.waits ? { from, since: latest.since } : {}), ...(until === undefined ? {} : { until, since: closing?.since ?? from }), ...(clock ? { clock } : {}) };
+  if (from > now) return { op, state: "too-early", ...times, because: `${capital(latest?.because ?? "")}: ${formatMinutes((now - (latest?.since ?? now)) / MINUTE)} of ${formatMinutes((from - (latest?.since ?? from)) / MINUTE)}.`, consequence: tooEarly(op), needs: "reason" };
+  if (until !== undefined && until < now) return { op, state: "too-late", ...times, because: `${capital(closing?.because ?? "")}: the window has closed.`, consequence: tooLate(op), needs: "reason" };
+  return { op, state: "now", ...times, because: latest?.because ?? "", needs: "nothing" };
+}
+
+interface EdgeTimes {
+  readonly from: number;
+  readonly since: number;
+  readonly until?: number;
+  readonly clock?: string;
+  readonly never?: string;
+  readonly waits: boolean;
+  readonly because: string;
+}
+
+/** When one thing that is waited for lets this begin: by its own clock where one runs, else by the plan's minutes. */
+function edgeTimes({ op, min_min, max_min, stage, closes, because }: Operation["after"][number], { marks, clocks }: Worked): EdgeTimes {
+  const since = Date.parse(marks.get(op)?.at ?? "1970-01-01T00:00:00Z");
+  const clock = clocks.get(op);
+  const at = (name: string | undefined) => clock?.stages.find((each) => each.stage === name);
+  const opens = at(stage);
+  const shuts = at(closes);
+  if (opens && opens.at === undefined) return { from: Infinity, since, never: opens.reason ?? "It does not cure here.", waits: true, because };
+  const skipped = marks.get(op)?.status === "skipped";
+  const from = skipped ? since : (opens?.at ?? since + min_min * MINUTE);
+  const until = skipped ? undefined : (shuts?.at ?? (max_min === undefined ? undefined : since + max_min * MINUTE));
+  return { from, since, ...(until === undefined ? {} : { until }), ...(clock ? { clock: op } : {}), waits: min_min >= 1 && !skipped, because };
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** The first words of an operation: what, without how much. */
+export function brief(text: string): string {
+  const short = text.split(/[:;]| \(/)[0] ?? text;
+  return short.length > 72 ? `${short.slice(0, 70).replace(/\s\S*$/, "")} …` : short;
+}
+
+const EARLY: Partial<Readonly<Record<Operation["kind"], string>>> = {
+  unclamp: "The joint slips under its own weight; test it by hand, and the owner’s dates wait for full cure.",
+  coat: "The coat below is still soft: it lifts, wrinkles or clouds.",
+  colour: "The coat below is still soft: it lifts or muddies.",
+  tint: "The coat below is still soft: it lifts or muddies.",
+  grit: "Sanded too soon it clogs, and what is left sinks back under the next coat.",
+  compound: "Polished too soon it sinks back and shows an edge.",
+  mix: "What lies below is not ready: the next layer pulls it up or shuts its damp in.",
+  place: "What lies below is not ready: it moves under the tool.",
+  trim: "It tears instead of cutting.",
+  carve: "It tears instead of cutting.",
+  demould: "Edges break off with the form.",
+  bond: "What was joined before shifts.",
+  finish: "What is under it stops curing.",
+};
+const tooEarly = ({ kind }: Operation): string => EARLY[kind] ?? "What was laid before has not settled: it may have to be done again.";
+
+const LATE: Partial<Readonly<Record<Operation["kind"], string>>> = {
+  place: "It is past its working time: it drags and does not bond. Throw it away and mix again.",
+  bond: "The glue has skinned: it no longer wets the other face.",
+  clamp: "It has grabbed: shifting it now breaks the bond.",
+  trim: "Too stiff to trim: file it when hard.",
+  carve: "Too stiff to carve: file it when hard.",
+  check: "It has grabbed: what has slid stays.",
+  texture: "It has skinned: no tool leaves a grain in it.",
+};
+const tooLate = ({ kind }: Operation): string => LATE[kind] ?? "The window for it has closed.";
+const outOfOrder = ({ kind }: Operation): string => (kind === "sign" ? "The record says what was left open." : "What it stands on is not done: it may have to be undone again.");

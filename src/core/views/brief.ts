@@ -1,0 +1,107 @@
+import { type Station, stationLabel } from "../catalogue";
+import { STATION_ORDER, type Treatment } from "../record/treatment";
+import { type Act, actsOf, brief } from "./acts";
+import type { Worked } from "./worked";
+
+/** "Trim with a blade", why, and for how long hands are on it. */
+export interface Words {
+  readonly title: string;
+  readonly why: string;
+  readonly hands_min: number;
+}
+
+/** An operation that nothing blocks, with its times: plain data, so that a page can go on reckoning by itself. Ms since the epoch. */
+export interface BriefAct extends Words {
+  readonly op: string;
+  readonly station: Station;
+  /** Damages that it is for, numbered on the condition map. */
+  readonly tokens: readonly number[];
+  readonly from?: number;
+  readonly until?: number;
+  readonly since?: number;
+  readonly never?: string;
+  /** What is touched or spoilt: said while it is too early. */
+  readonly hands_off: string;
+  readonly material?: string;
+}
+
+/** All that the next act of a treatment depends on but the time. */
+export interface ActBrief {
+  readonly closed: boolean;
+  readonly station: Station;
+  readonly idle: Words;
+  readonly acts: readonly BriefAct[];
+  /** It can't be worked out; its own page says why, and no other page suffers. */
+  readonly broken?: string;
+}
+
+/** What to do next at a treatment: the act, why, and when. */
+export interface NextAct extends Words {
+  readonly state: "go" | "closing" | "off" | "never" | "closed";
+  readonly station: Station;
+  readonly op?: string;
+  readonly tokens: readonly number[];
+  readonly from?: number;
+  readonly until?: number;
+  readonly since?: number;
+  readonly material?: string;
+}
+
+const SURVEY: Words = { title: "Survey the damage", why: "Look and measure before anything is touched.", hands_min: 15 };
+const MATCH: Words = { title: "Choose the materials", why: "The survey is done: see what fits and why.", hands_min: 10 };
+const CLOSED: Words = { title: "Closed", why: "", hands_min: 0 };
+
+const middle = ([low, high]: readonly [number, number]) => Math.max(1, Math.round((low + high) / 2));
+
+/** Settle everything but the time. */
+export function briefOf(treatment: Treatment, worked: Worked | undefined, now: number): ActBrief {
+  if (treatment.closed) return { closed: true, station: "close", idle: CLOSED, acts: [] };
+  if (treatment.damages.length === 0) return { closed: false, station: "survey", idle: SURVEY, acts: [] };
+  const numbers = new Map(treatment.damages.map(({ id }, i) => [id, i + 1]));
+  const acts = worked ? frontier(worked, numbers, now) : [];
+  if (!treatment.settled) return { closed: false, station: "match", idle: MATCH, acts };
+  const open = worked?.repair.operations.filter(({ id }) => !worked.marks.has(id)) ?? [];
+  const station = STATION_ORDER.find((each) => open.some((operation) => operation.station === each)) ?? "close";
+  return { closed: false, station, idle: { title: `Look at ${stationLabel(station)}`, why: "Everything else waits for something.", hands_min: 5 }, acts };
+}
+
+function frontier(worked: Worked, numbers: ReadonlyMap<string, number>, now: number): BriefAct[] {
+  return actsOf(worked, now)
+    .filter(({ state }) => state === "now" || state === "too-early" || state === "too-late" || state === "never")
+    .map((act) => briefAct(act, worked, numbers));
+}
+
+function briefAct({ op, from, until, since, clock, state, because, consequence }: Act, worked: Worked, numbers: ReadonlyMap<string, number>): BriefAct {
+  const tokens = [...new Set(op.places.flatMap((place) => numbers.get(place.split("/")[0] ?? "") ?? []))].sort((a, b) => a - b);
+  const material = clock ? worked.clocks.get(clock)?.material : undefined;
+  return { op: op.id, station: op.station, title: brief(op.text), why: op.why, hands_min: middle(op.hands_min), tokens, ...(from === undefined ? {} : { from }), ...(until === undefined ? {} : { until }), ...(since === undefined ? {} : { since }), ...(state === "never" ? { never: because } : {}), hands_off: consequence ?? "", ...(material ? { material } : {}) };
+}
+
+const CLOSING_MS = 15 * 60_000;
+
+/** Where one act stands at `now`. Closing: the last 15 minutes, or the last quarter, of an open window. */
+export function stateOf({ from = 0, until, since = from, never }: Pick<BriefAct, "from" | "until" | "since" | "never">, now: number): NextAct["state"] | "missed" {
+  if (never !== undefined) return "never";
+  if (from > now) return "off";
+  if (until === undefined) return "go";
+  if (until < now) return "missed";
+  const last = Math.min(CLOSING_MS, (until - Math.max(from, since)) / 4);
+  return until - now <= last ? "closing" : "go";
+}
+
+const URGENCY: Readonly<Record<NextAct["state"] | "missed", number>> = { closing: 0, never: 1, go: 2, missed: 3, off: 4, closed: 5 };
+
+/** The next act at `now`: a closing window first, then an open one by its end, then what has no limit in order, then what opens first. */
+export function actAt({ closed, station, idle, acts, broken }: ActBrief, now: number): NextAct {
+  if (closed) return { state: "closed", station: "close", tokens: [], ...idle };
+  if (broken !== undefined) return { state: "never", station, tokens: [], title: "Can’t be worked out", why: broken, hands_min: 5 };
+  const ranked = acts
+    .map((act, i) => ({ act, i, state: stateOf(act, now) }))
+    .sort((a, b) => URGENCY[a.state] - URGENCY[b.state] || (a.state === "off" ? (a.act.from ?? 0) - (b.act.from ?? 0) : (a.act.until ?? Infinity) - (b.act.until ?? Infinity)) || a.i - b.i);
+  const [first] = ranked;
+  if (!first || ((station === "survey" || station === "match") && first.state !== "closing" && first.state !== "never")) return { state: "go", station, tokens: [], ...idle };
+  const { act, state } = first;
+  const { title, hands_min, op, tokens, from, until, since, material } = act;
+  const why = state === "off" ? act.hands_off : state === "never" ? (act.never ?? "") : state === "missed" ? "Its window has closed: look, and say why at its station." : act.why;
+  return { state: state === "missed" ? "go" : state, station: act.station, op, title: state === "never" ? "It does not cure here" : title, why, hands_min, tokens, ...(from === undefined ? {} : { from }), ...(until === undefined || state === "missed" ? {} : { until }), ...(since === undefined ? {} : { since }), ...(material ? { material } : {}) };
+}

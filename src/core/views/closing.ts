@@ -1,0 +1,137 @@
+import { type MaterialClass, type Range, type Station, stationLabel } from "../catalogue";
+import { type OwnerLine, ownerLines } from "../close/ownerDates";
+import type { BodyOf } from "../record/events.schema";
+import { handsMinutes, STATION_ORDER, stationOf, type Treatment } from "../record/treatment";
+import { brief } from "./acts";
+import type { Worked } from "./worked";
+
+/** A station's planned and real figures; minutes of hands. */
+export interface ReviewRow {
+  readonly station: Station;
+  readonly label: string;
+  readonly planned_min: Range;
+  readonly done_min: number;
+  readonly planned: number;
+  readonly done: number;
+  readonly skipped: number;
+  readonly changed: boolean;
+  /** Why it was changed or left out, as recorded. */
+  readonly why: readonly string[];
+}
+
+/** A round with its cause, as the record tells it. */
+export interface RoundTold {
+  readonly round: number;
+  readonly at: string;
+  readonly station: string;
+  readonly places: readonly string[];
+  readonly because: string;
+}
+
+/** What Close and the printed record show; minutes, and ms since the epoch. */
+export interface ClosingView {
+  readonly review: readonly ReviewRow[];
+  readonly rounds: readonly RoundTold[];
+  /** What was done against the plan, and why. */
+  readonly against: readonly string[];
+  readonly hands_min: number;
+  readonly planned_min: Range;
+  readonly planned_elapsed_min: Range;
+  readonly cost_eur: Range;
+  readonly elapsed_min: number;
+  readonly owner: readonly OwnerLine[];
+  /** When the last material is in full service. */
+  readonly full_at?: number;
+  /** The operations as they stand now, to be kept by the signature. */
+  readonly operations: NonNullable<BodyOf<"closed">["operations"]>;
+  /** Stations that are still open. */
+  readonly open: readonly string[];
+  readonly closed?: { readonly at: string; readonly notes: string; readonly signed_by: string };
+}
+
+export function closingView(treatment: Treatment, worked: Worked, now: number): ClosingView {
+  const { closed } = treatment;
+  const operations = signedOperations(treatment, worked);
+  const first = treatment.entries[0];
+  const end = closed ? Date.parse(closed.at) : now;
+  const { repair, clocks } = worked;
+  const fulls = [...clocks.values()].flatMap(({ stages }) => stages.filter(({ stage }) => stage === "full").flatMap(({ at }) => at ?? []));
+  return {
+    review: reviewOf(treatment, operations),
+    rounds: repair.rounds.map(({ round, at, station, places, because }) => ({ round, at, station: stationLabel(station), places, because })),
+    against: againstWords(treatment, worked),
+    hands_min: handsMinutes(treatment),
+    planned_min: repair.hands_min,
+    planned_elapsed_min: repair.elapsed_min,
+    cost_eur: repair.cost_eur,
+    elapsed_min: first ? (end - Date.parse(first.at)) / 60_000 : 0,
+    owner: ownerOf(treatment, worked),
+    ...(fulls.length > 0 ? { full_at: Math.max(...fulls) } : {}),
+    operations: operations.map(({ id, station, round, text, hands_min, status }) => ({ id, station, round, text: text.slice(0, 1000), hands_min, status })),
+    open: STATION_ORDER.filter((station) => station !== "close" && operations.some((operation) => operation.station === station && operation.status === "open")).map(stationLabel),
+    ...(closed ? { closed: { at: closed.at, notes: closed.body.notes, signed_by: closed.body.signed_by } } : {}),
+  };
+}
+
+type Told = NonNullable<BodyOf<"closed">["operations"]>[number];
+
+/** A signed record keeps its own words and figures; an open one tells the plan as it stands. */
+function signedOperations({ closed }: Treatment, { repair }: Worked): readonly Told[] {
+  return closed?.body.operations ?? repair.operations.map(({ id, station, round, text, hands_min, status }) => ({ id, station, round, text, hands_min: (hands_min[0] + hands_min[1]) / 2, status }));
+}
+
+/** Planned against done, a row for each station that had something to do. */
+function reviewOf(treatment: Treatment, operations: readonly Told[]): ReviewRow[] {
+  return STATION_ORDER.filter((station) => station === "survey" || station === "match" || operations.some((operation) => operation.station === station)).map((station) => {
+    const here = operations.filter((operation) => operation.station === station);
+    const entries = treatment.entries.filter((entry) => stationOf(entry) === station);
+    const why = entries.flatMap(({ body }) => reasonIn(body, here));
+    const planned_min = here.reduce((sum, { hands_min }) => sum + hands_min, 0);
+    const count = (status: string) => here.filter((operation) => operation.status === status).length;
+    const done = count("done") + count("running");
+    return {
+      station,
+      label: stationLabel(station),
+      planned_min: [planned_min * 0.7, planned_min * 1.3],
+      done_min: entries.reduce((sum, { body }) => sum + (("hands_min" in body ? body.hands_min : undefined) ?? 0), 0),
+      planned: here.length,
+      done,
+      skipped: count("skipped"),
+      changed: done !== here.length || why.length > 0,
+      why,
+    };
+  });
+}
+
+function reasonIn(body: Treatment["entries"][number]["body"], operations: readonly Told[]): string[] {
+  if (body.kind === "skipped") return [`Left out: ${nameOf(body.op, operations)}: ${body.reason}`];
+  if (body.kind === "done" && body.against) return [`${AGAINST[body.against.state]}: ${nameOf(body.op, operations)}: ${body.against.because}`];
+  if (body.kind === "round-opened") return [`Back to ${stationLabel(body.station)}: ${body.because}`];
+  if (body.kind === "surveyed" && body.way) return [body.way.reason];
+  if (body.kind === "braced" && body.reason) return [body.reason];
+  return [];
+}
+
+const AGAINST = { "too-early": "Too early", "too-late": "Too late", blocked: "Out of order" } as const;
+
+function nameOf(op: string, operations: ReadonlyArray<{ readonly id: string; readonly text: string }>): string {
+  const found = operations.find(({ id }) => id === op);
+  return found ? brief(found.text).toLowerCase() : op.replace(/^r\d+\//, "").replaceAll("-", " ");
+}
+
+function againstWords(treatment: Treatment, { repair }: Worked): string[] {
+  return treatment.entries.flatMap(({ body }) => {
+    if (body.kind !== "done" || !body.against) return [];
+    const { state, because, passed_min, asked_min } = body.against;
+    const times = passed_min !== undefined && asked_min !== undefined ? ` after ${Math.round(passed_min)} of ${Math.round(asked_min)} min` : "";
+    return [`${AGAINST[state]}${times}: ${nameOf(body.op, repair.operations)}. ${because}`];
+  });
+}
+
+function ownerOf(treatment: Treatment, { repair }: Worked): OwnerLine[] {
+  const services = treatment.damages.map(({ survey }) => survey.body.survey.service);
+  const chain: MaterialClass[] = repair.links.map(({ material }) => material);
+  const early = treatment.entries.some(({ body }) => body.kind === "done" && body.against?.state === "too-early");
+  const weak = repair.refer.some(({ code }) => code === "no-load");
+  return ownerLines({ chain, ceramic: repair.damages.some(({ context }) => context.f.on.family === "ceramic"), food: services.some(({ food }) => food === true), washed: services.some(({ wet }) => wet === true), load: services.some(({ load }) => load === true), early, weak });
+}

@@ -1,0 +1,65 @@
+import { STANCE_LABELS, stationLabel } from "../catalogue";
+import { doseGrams } from "../plan/doses";
+import type { BodyOf, EventBody, EventKind } from "../record/events.schema";
+import { materialTaken, stationOfOp } from "../record/treatment";
+import { lossOf } from "../survey/loss";
+import { DAMAGE_LABELS } from "../survey/measures.data";
+import { wayLabel } from "../survey/ways";
+import { counted, inSentence, plain } from "../units";
+import { brief } from "./acts";
+
+type Names = ReadonlyMap<string, string>;
+type Sayings = { readonly [K in EventKind]: (body: BodyOf<K>, names: Names) => string };
+
+const AGAINST = { "too-early": "too early", "too-late": "too late", blocked: "out of order" } as const;
+
+function opName(op: string, names: Names): string {
+  const known = names.get(op);
+  if (known) return brief(known);
+  const [, , ...rest] = op.split("/");
+  return `${stationLabel(stationOfOp(op))}: ${(rest[0] ?? op).replaceAll("-", " ")}`;
+}
+
+function started(start: BodyOf<"done">["start"]): string {
+  if (!start) return "";
+  const grams = start.parts?.map((part) => `${part.name} ${doseGrams(part.actual_g)}`).join(", ");
+  return `, ${inSentence(materialTaken(start).name)}${grams ? ` (${grams})` : ""}${start.lot ? `, lot ${start.lot}` : ""}`;
+}
+
+/** Each kind of entry in the words of the log; complete by type. */
+const SAY: Sayings = {
+  surveyed: ({ damage, survey, way, title }) => `Surveyed${damage && damage !== "d1" ? ` ${title ?? damage}` : ""}: ${DAMAGE_LABELS[survey.damage.kind].toLowerCase()}, ${lossOf(survey.damage).size}${way ? `. ${wayLabel(survey.damage.kind, way.way)}: ${way.reason}` : ""}`,
+  "step-added": ({ text }) => `Added: ${text}`,
+  "dry-run": ({ minutes, two_marks, items }) => `Dry run: ${plain(minutes)} min, ${counted(items.length, "thing")} on the clamp map, ${two_marks ? "two marks meet" : "no marks"}`,
+  "shards-mapped": ({ count, touching }) => `Mapped ${count} shards, ${counted(touching.length, "touch", "touches")}`,
+  "form-chosen": ({ form, reason }) => `Form: ${form}${reason ? `. ${reason}` : ""}`,
+  braced: ({ brace, size, judged_by, reason }) => `Brace: ${brace}${size.diameter_mm ? ` Ø ${plain(size.diameter_mm)} mm` : ""}${judged_by?.load_N ? `, judged by ${plain(judged_by.load_N)} N` : ""}${reason ? `. ${reason}` : ""}`,
+  marked: () => "Moved the mark on the condition map",
+  matched: ({ stance, chain }) => `Chose ${chain.map((link) => `${inSentence(materialTaken(link).name)}${link.because ? ` (against the rules: ${link.because})` : ""}`).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,
+  done: ({ op, start, note, surface_mm, found, against }, names) =>
+    [
+      `${opName(op, names)}${started(start)}`,
+      surface_mm === undefined ? "" : `measured ${plain(Math.abs(surface_mm), 2)} mm ${surface_mm < 0 ? "low" : "proud"}`,
+      Object.entries(found ?? {}).map(([place, what]) => `${place}: ${what}`).join(", "),
+      note ?? "",
+      against ? `${AGAINST[against.state]}, because ${against.because}` : "",
+    ]
+      .filter((part) => part !== "")
+      .join(". "),
+  skipped: ({ op, reason }, names) => `Left out: ${opName(op, names)}. ${reason}`,
+  "round-opened": ({ station, places, because }) => `Back to ${stationLabel(station)}, ${places.join(", ")}: ${because}`,
+  noted: ({ text }) => `Note: ${text}`,
+  closed: ({ signed_by, notes }) => `Signed and closed by ${signed_by}${notes ? `: ${notes}` : ""}`,
+  reopened: ({ reason }) => `Reopened: ${reason}`,
+  withdrawn: ({ reason }) => `Taken back${reason ? `: ${reason}` : ""}`,
+};
+
+/** An entry in one line; operations by their own words where they are known. */
+export function entryWords(body: EventBody, names: Names = new Map()): string {
+  return say(body, names);
+}
+
+function say<K extends EventKind>(body: BodyOf<K>, names: Names): string {
+  const known = SAY[body.kind as K] as ((b: BodyOf<K>, n: Names) => string) | undefined;
+  return known ? known(body, names) : `An entry that this version can’t read (${String((body as { kind: unknown }).kind)})`;
+}

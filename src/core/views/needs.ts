@@ -1,0 +1,25 @@
+import type { ClassName, Role } from "../catalogue";
+import type { Worked } from "./worked";
+
+/** What an open treatment will still take of a material. */
+export interface Need {
+  readonly treatment: string;
+  readonly piece: string;
+  readonly role: Role;
+  readonly class: ClassName;
+  readonly product?: string;
+  readonly grams: number;
+}
+
+/** Grams that the operations still to come take; what is done takes nothing more. */
+export function needsOf(of: { readonly id: string; readonly piece: string }, { repair, marks }: Worked): Need[] {
+  const products = new Map(repair.links.map(({ id, product }) => [id, product?.id]));
+  const mixed = new Set(repair.operations.filter(({ kind }) => kind === "mix").map(({ link }) => link));
+  return repair.operations.flatMap(({ id, role, class: name, mass_g, kind, link }) => {
+    if (mass_g === undefined || role === undefined || name === undefined || marks.has(id)) return [];
+    // what was weighed at its mix is not weighed again where it is laid
+    if (kind !== "mix" && link !== undefined && mixed.has(link) && kind !== "pour") return [];
+    const product = link === undefined ? undefined : products.get(link);
+    return [{ treatment: of.id, piece: of.piece, role, class: name, grams: mass_g, ...(product ? { product } : {}) }];
+  });
+}

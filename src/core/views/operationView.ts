@@ -1,0 +1,100 @@
+import { CAUTIONS, type Role, type Station } from "../catalogue";
+import type { Operation } from "../plan/plan.schema";
+import type { BodyOf, Start } from "../record/events.schema";
+import type { Treatment } from "../record/treatment";
+import { placeSize } from "../survey/place";
+import type { Act } from "./acts";
+import type { Worked } from "./worked";
+
+/** An operation as a page shows it: words, figures, what may be done, what was done. Plain data. */
+export interface OperationView extends Pick<Operation, "id" | "round" | "station" | "kind" | "text" | "why" | "done_when" | "hands_min" | "places" | "status"> {
+  readonly state: Act["state"];
+  readonly from?: number;
+  readonly until?: number;
+  readonly since?: number;
+  readonly because: string;
+  readonly consequence?: string;
+  /** Damages that it is for, by their numbers on the condition map. */
+  readonly tokens: readonly number[];
+  /** Short sentences to mind: conditions of its material. */
+  readonly mind: readonly string[];
+  readonly cautions: ReadonlyArray<{ readonly short: string; readonly text: string }>;
+  readonly role?: Role;
+  readonly portions?: ReadonlyArray<{ readonly label: string; readonly mass_g: number }>;
+  readonly parts?: ReadonlyArray<{ readonly name: string; readonly mass_g: number }>;
+  readonly mass_g?: number;
+  readonly batches?: number;
+  /** What its clock starts with; absent = it starts none. */
+  readonly start?: Omit<Start, "climate" | "parts">;
+  readonly starts?: "mixed" | "clamped" | "coated";
+  readonly mark?: { readonly entry: string; readonly at: string; readonly by?: string; readonly words: string; readonly hands_min?: number; readonly against?: NonNullable<BodyOf<"done">["against"]> };
+}
+
+/** A place as it stands in the list that chooses. */
+export interface PlaceView {
+  readonly id: string;
+  readonly damage: string;
+  readonly number: number;
+  readonly label: string;
+  readonly size: string;
+  readonly kind: string;
+  /** Where its first open operation stands. */
+  readonly station: Station;
+  readonly round: number;
+}
+
+/** Every operation of a treatment as its pages show it. */
+export function operationViews(treatment: Treatment, worked: Worked, acts: readonly Act[]): OperationView[] {
+  const numbers = new Map(treatment.damages.map(({ id }, i) => [id, i + 1]));
+  const labels = new Map(worked.repair.places.map(({ id, label }) => [id, label]));
+  return acts.map((act) => viewOf(act, worked, numbers, labels));
+}
+
+function viewOf({ op, state, from, until, since, because, consequence }: Act, worked: Worked, numbers: ReadonlyMap<string, number>, labels: ReadonlyMap<string, string>): OperationView {
+  const { id, round, station, kind, text, why, done_when, hands_min, places, status, role, portions, parts, mass_g, batches, starts, mind } = op;
+  const link = worked.repair.links.find((each) => each.id === op.link);
+  const mark = worked.marks.get(id);
+  return {
+    id,
+    round,
+    station,
+    kind,
+    text,
+    why,
+    done_when,
+    hands_min,
+    places,
+    status,
+    state,
+    because,
+    ...(from === undefined ? {} : { from }),
+    ...(until === undefined ? {} : { until }),
+    ...(since === undefined ? {} : { since }),
+    ...(consequence ? { consequence } : {}),
+    tokens: [...new Set(places.flatMap((place) => numbers.get(place.split("/")[0] ?? "") ?? []))].sort((a, b) => a - b),
+    mind: mind.map((each) => each.text),
+    cautions: CAUTIONS.filter(({ caution }) => op.cautions.includes(caution)).map(({ short, text: full }) => ({ short, text: full })),
+    ...(role ? { role } : {}),
+    ...(portions ? { portions: portions.map(({ place, mass_g: g }) => ({ label: labels.get(place) ?? place, mass_g: g })) } : {}),
+    ...(parts && parts.length > 1 ? { parts } : {}),
+    ...(mass_g === undefined ? {} : { mass_g }),
+    ...(batches && batches > 1 ? { batches } : {}),
+    ...(starts && op.class ? { starts, start: { class: op.class, thickness_mm: op.thickness_mm ?? link?.material.cure.at_mm ?? 1, ...(link?.product && link.class === op.class ? { product: link.product } : {}) } } : {}),
+    ...(mark ? { mark: markView(mark.entry, mark.at, mark.by, mark.body) } : {}),
+  };
+}
+
+function markView(entry: string, at: string, by: string | undefined, body: BodyOf<"done"> | BodyOf<"skipped">): NonNullable<OperationView["mark"]> {
+  if (body.kind === "skipped") return { entry, at, ...(by ? { by } : {}), words: body.reason };
+  const words = [...Object.values(body.found ?? {}), ...(body.note ? [body.note] : [])].join(". ");
+  return { entry, at, ...(by ? { by } : {}), words, ...(body.hands_min === undefined ? {} : { hands_min: body.hands_min }), ...(body.against ? { against: body.against } : {}) };
+}
+
+/** The places of a treatment, with where each stands. */
+export function placeViews(treatment: Treatment, worked: Worked): PlaceView[] {
+  const numbers = new Map(treatment.damages.map(({ id }, i) => [id, i + 1]));
+  return worked.repair.places.map((place) => {
+    const open = worked.repair.operations.find(({ id, places }) => places.includes(place.id) && !worked.marks.has(id));
+    return { id: place.id, damage: place.damage, number: numbers.get(place.damage) ?? 1, label: place.label, size: placeSize(place), kind: place.kind, station: open?.station ?? "close", round: open?.round ?? 1 };
+  });
+}

@@ -1,0 +1,51 @@
+import type { Station } from "../catalogue";
+import { formatMinutes, type Wall } from "../units";
+import { type ActBrief, type BriefAct, stateOf } from "./brief";
+
+/** What a plate on the Shelf says; computed from the brief and the time alone. */
+export interface Plate {
+  readonly key: string;
+  readonly station: Station;
+  readonly material: string;
+  readonly sign: "go" | "off" | "soon" | "never";
+  readonly word: string;
+  /** The big figure: time left, or "now". */
+  readonly left: string;
+  /** `Trim with a blade 14:10 to 14:25` */
+  readonly until: string;
+  /** 0 to 1: how much of the wait, or of the window, is used. */
+  readonly used: number;
+  /** For the order: closing first, then by the next time one may act, then no hurry. */
+  readonly rank: readonly [group: number, at: number];
+}
+
+const MINUTE = 60_000;
+
+/** One plate for each clock that runs and still decides something; the one whose window closes first stands first. */
+export function platesOf({ acts, closed }: ActBrief, now: number, wall: Wall): Plate[] {
+  if (closed) return [];
+  const timed = acts.filter(({ from, until, never }) => from !== undefined || until !== undefined || never !== undefined);
+  const found = timed.flatMap((act) => plateOf(act, now, wall) ?? []).sort(byRank);
+  // several acts of one material at one time are one wait
+  return found.filter((plate, i) => found.findIndex((other) => other.material === plate.material && other.sign === plate.sign && other.until === plate.until) === i);
+}
+
+export function byRank(a: Plate, b: Plate): number {
+  return a.rank[0] - b.rank[0] || a.rank[1] - b.rank[1];
+}
+
+function plateOf(act: BriefAct, now: number, wall: Wall): Plate | undefined {
+  const { op: key, station, material = "it dries", title, from = 0, until, since = from } = act;
+  const base = { key, station, material };
+  const state = stateOf(act, now);
+  if (state === "never") return { ...base, sign: "never", word: "Does not cure", left: "–", until: act.never ?? "", used: 1, rank: [0, 0] };
+  if (state === "off")
+    return { ...base, sign: "off", word: "Don’t touch", left: formatMinutes(Math.max(1, (from - now) / MINUTE)), until: until ? `${title} ${wall.when(from, now)} to ${wall.time(until)}` : `${title} from ${wall.when(from, now)}`, used: share(since, from, now), rank: [1, from] };
+  if (state === "missed" || state === "closed") return undefined;
+  if (until === undefined) return { ...base, sign: "go", word: title, left: "now", until: "no hurry", used: 1, rank: [2, from] };
+  return { ...base, sign: state === "closing" ? "soon" : "go", word: title, left: formatMinutes(Math.max(1, (until - now) / MINUTE)), until: `until ${wall.when(until, now)}`, used: share(Math.max(from, since), until, now), rank: [state === "closing" ? 0 : 1, until] };
+}
+
+function share(from: number, to: number, now: number): number {
+  return to > from ? Math.min(1, Math.max(0, (now - from) / (to - from))) : 1;
+}

@@ -1,0 +1,173 @@
+"use client";
+import { doseGrams } from "@/core/plan/doses";
+import { formatMinutes, type Wall } from "@/core/units";
+import type { OperationView } from "@/core/views/operationView";
+import type { Air } from "../frame/climate";
+import { useNow, useWall } from "../frame/now";
+import { Sign, SignShape } from "../signs/Sign";
+import { useLog } from "../treatment/TreatmentLog";
+import { DoIt } from "./DoIt";
+import { Reasoned } from "./Reasoned";
+import { Tokens } from "./Tokens";
+
+interface Props {
+  readonly operation: OperationView;
+  readonly air: Air;
+  readonly now: boolean;
+  readonly several: boolean;
+  /** It is recorded by its own panel, not by a tick. */
+  readonly elsewhere?: string | undefined;
+}
+
+/** One operation: what, how much, why, when, and the press that records it. */
+export function OperationRow({ operation, air, now, several, elsewhere }: Props) {
+  const time = useNow(15_000);
+  const wall = useWall();
+  const { id, round, text, why, done_when, hands_min, mind, cautions, portions, mark } = operation;
+  const state = liveState(operation, time);
+  return (
+    <li className={`op ${several ? "tokened" : ""}`} data-state={state} data-now={now} id={id}>
+      <Tokens of={operation.tokens} several={several} />
+      <div>
+        <p className="op-t wrap-anywhere">
+          {round > 1 && <span className="round-mark">Round {round}</span>}
+          {text}
+        </p>
+        {portions && <Portions portions={portions} />}
+        <p className="dim leading-[18px]">
+          {why} {!mark && `Done when ${done_when}.`}
+        </p>
+        {!mark && <When operation={operation} state={state} now={time} wall={wall} />}
+        {now &&
+          mind.map((each) => (
+            <p key={each} className="leading-[18px]">
+              <b>Mind:</b> {each}
+            </p>
+          ))}
+        {now &&
+          cautions.map((caution) => (
+            <p key={caution.short} className="caution">
+              <SignShape name="never" size={12} />
+              <span>
+                <b>{caution.short}.</b> {caution.text}
+              </span>
+            </p>
+          ))}
+        {mark && <Marked operation={operation} mark={mark} wall={wall} />}
+        {!mark && !now && <p className="sub">{formatMinutes((hands_min[0] + hands_min[1]) / 2)} of hands</p>}
+      </div>
+      <Acts operation={operation} state={state} air={air} now={now} elsewhere={elsewhere} />
+    </li>
+  );
+}
+
+/** The state by the clock on the wall: the page may be older than its times. */
+function liveState({ state, from = 0, until }: OperationView, now: number): OperationView["state"] {
+  if (state === "done" || state === "skipped" || state === "blocked" || state === "never") return state;
+  if (from > now) return "too-early";
+  return until !== undefined && until < now ? "too-late" : "now";
+}
+
+function When({ operation, state, now, wall }: { operation: OperationView; state: OperationView["state"]; now: number; wall: Wall }) {
+  const { from, until, because, consequence } = operation;
+  if (state === "blocked") return <p className="sub">{because}</p>;
+  if (state === "never") return <Sign name="never">{because}</Sign>;
+  if (state === "too-early")
+    return (
+      <p>
+        <Sign name="off">
+          from {wall.when(from ?? now, now)}
+          {until === undefined ? "" : ` to ${wall.when(until, now)}`}
+        </Sign>
+      </p>
+    );
+  if (state === "too-late")
+    return (
+      <p>
+        <Sign name="never" wrap>
+          Too late since {wall.when(until ?? now, now)}. {consequence}
+        </Sign>
+      </p>
+    );
+  if (until === undefined) return null;
+  return (
+    <p>
+      <Sign name={until - now < 15 * 60_000 ? "soon" : "go"}>now, until {wall.when(until, now)}</Sign>
+    </p>
+  );
+}
+
+function Portions({ portions }: { portions: NonNullable<OperationView["portions"]> }) {
+  return (
+    <div className="portions">
+      {portions.map(({ label, mass_g }) => (
+        <span key={label} style={{ flex: Math.max(0.2, mass_g) }} title={`${label}: ${doseGrams(mass_g)}`}>
+          {label}: <b>{doseGrams(mass_g)}</b>
+        </span>
+      ))}
+    </div>
+  );
+}
+
+const AGAINST = { "too-early": "too early", "too-late": "too late", blocked: "out of order" } as const;
+
+function Marked({ operation, mark, wall }: { operation: OperationView; mark: NonNullable<OperationView["mark"]>; wall: Wall }) {
+  const took = mark.hands_min === undefined ? "" : `, ${formatMinutes(mark.hands_min)}`;
+  return (
+    <div>
+      <Sign name={operation.state === "skipped" ? "to-come" : "done"}>
+        {operation.state === "skipped" ? "Left out" : "Done"} {wall.stamp(Date.parse(mark.at))}
+        {took}
+        {mark.by ? `, ${mark.by}` : ""}
+      </Sign>
+      {mark.words !== "" && <p className="wrap-anywhere">{mark.words}</p>}
+      {mark.against && (
+        <p className="wrap-anywhere">
+          <b>Done {AGAINST[mark.against.state]}:</b> {mark.against.because}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function Acts({ operation, state, air, now, elsewhere }: { operation: OperationView; state: OperationView["state"]; air: Air; now: boolean; elsewhere: string | undefined }) {
+  const log = useLog();
+  const time = useNow(60_000);
+  const { id, mark, since, from } = operation;
+  if (mark)
+    return (
+      <button type="button" className="link-btn" disabled={log.busy} onClick={() => void log.write({ kind: "withdrawn" }, { corrects: mark.entry })} aria-label={`Take back: ${operation.text}`}>
+        Take back
+      </button>
+    );
+  const skip = (
+    <Reasoned name={`skip:${id}`} open="Leave it out" ask="Why is it left out?" act="Leave it out" write={(reason) => log.write({ kind: "skipped", op: id, reason })} />
+  );
+  if (elsewhere)
+    return (
+      <div className="op-acts">
+        <span className="sub">{elsewhere}</span>
+        {skip}
+      </div>
+    );
+  if (state === "now")
+    return (
+      <div className="grid justify-items-end gap-1">
+        <DoIt operation={operation} air={air} now={now} />
+        {now && skip}
+      </div>
+    );
+  const against = { state: state === "never" ? ("too-early" as const) : (state as "too-early" | "too-late" | "blocked"), ...(since !== undefined && from !== undefined && state === "too-early" ? { passed_min: Math.max(0, (time - since) / 60_000), asked_min: Math.max(0, (from - since) / 60_000) } : {}) };
+  return <AllTheSame operation={operation} air={air} against={against} skip={skip} />;
+}
+
+function AllTheSame({ operation, air, against, skip }: { operation: OperationView; air: Air; against: NonNullable<Parameters<typeof DoIt>[0]["against"]>; skip: React.ReactNode }) {
+  return (
+    <details className="max-w-[420px] text-right">
+      <summary className="link-btn inline-flex cursor-pointer items-center">Do it, with a reason</summary>
+      {operation.consequence && <p className="text-left">{operation.consequence}</p>}
+      <DoIt operation={operation} air={air} now={false} against={against} />
+      {skip}
+    </details>
+  );
+}

@@ -1,0 +1,80 @@
+"use client";
+import Link from "next/link";
+import { type ReactNode, useState } from "react";
+import { type Station, stationLabel } from "@/core/catalogue";
+import { formatMinutes } from "@/core/units";
+import type { ActBrief } from "@/core/views/brief";
+import type { OperationView, PlaceView } from "@/core/views/operationView";
+import type { Air } from "../frame/climate";
+import { OwnStep } from "../ready/OwnStep";
+import { Sign } from "../signs/Sign";
+import { Aside } from "./Aside";
+import { BackTo } from "./BackTo";
+import { OperationRow } from "./OperationRow";
+import { Places } from "./Places";
+
+export interface WorkProps {
+  readonly treatment: string;
+  readonly station: Station;
+  /** Every operation of the treatment, in order. */
+  readonly operations: readonly OperationView[];
+  readonly places: readonly PlaceView[];
+  readonly acts: ActBrief;
+  readonly air: Air;
+  readonly closed: boolean;
+  /** Stations that one can go back to from here. */
+  readonly back: readonly Station[];
+  readonly next: Station;
+  /** Operations that are recorded by a panel of their own, by kind. */
+  readonly elsewhere?: Readonly<Record<string, string>>;
+  readonly children?: ReactNode;
+}
+
+/** A station at work: its places, what to do with those that are chosen, what is too early, what runs. */
+export function WorkStation({ treatment, station, operations, places, acts, air, closed, back, next, elsewhere = {}, children }: WorkProps) {
+  const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
+  const several = new Set(places.map(({ damage }) => damage)).size > 1;
+  const listed = places.filter(({ kind }) => kind !== "core");
+  const withPlaces = listed.length > 2 || several;
+  const mine = (operation: OperationView) => chosen.size === 0 || operation.places.length === 0 || operation.places.some((place) => chosen.has(place));
+  const here = operations.filter((operation) => operation.station === station && mine(operation));
+  const open = here.filter(({ mark }) => mark === undefined);
+  const first = open.find(({ state }) => state === "now")?.id;
+  const toggle = (id: string) => setChosen((before) => new Set(before.has(id) ? [...before].filter((each) => each !== id) : [...before, id]));
+  return (
+    <div className={`work ${withPlaces ? "with-places" : ""}`}>
+      {withPlaces && <Places places={listed} chosen={chosen} toggle={toggle} all={() => setChosen(new Set())} />}
+      <section aria-label={`What to do at ${stationLabel(station)}`} className="dusty">
+        <h2>
+          What to do
+          <span className="sub">{open.length === 0 ? "nothing is open here" : `${open.length} to do, ${formatMinutes(handsOf(open))} of hands`}</span>
+        </h2>
+        {here.length === 0 ? (
+          <p className="py-3 text-[16px] leading-[22px]">Nothing is done at {stationLabel(station)} in this repair.</p>
+        ) : (
+          <ol aria-label="Operations">
+            {here.map((operation) => (
+              <OperationRow key={operation.id} operation={operation} air={air} now={operation.id === first && !closed} several={several} elsewhere={elsewhere[operation.kind]} />
+            ))}
+          </ol>
+        )}
+        {!closed && (
+          <div className="btn-row flex-wrap pt-3">
+            {open.length === 0 && next !== station && (
+              <Link className="btn go" href={`/treatments/${treatment}/${next}`}>
+                Go on to {stationLabel(next)}
+              </Link>
+            )}
+            <BackTo stations={back} here={station} places={places} />
+            <OwnStep station={station} />
+          </div>
+        )}
+        {closed && <Sign name="done">This treatment is signed and closed.</Sign>}
+        {children}
+      </section>
+      <Aside treatment={treatment} operations={operations.filter(mine)} acts={acts} />
+    </div>
+  );
+}
+
+const handsOf = (operations: readonly OperationView[]) => operations.reduce((sum, { hands_min }) => sum + (hands_min[0] + hands_min[1]) / 2, 0);
