@@ -1,11 +1,12 @@
 import { createHash } from "node:crypto";
-import type { ClassName, Finish, PieceKind, STANCES, Substrate } from "../src/core/catalogue";
-import { walk } from "../src/core/level/walk";
-import { mix } from "../src/core/mix/mix";
-import { planOf } from "../src/core/plan/plan";
+import type { ClassName, Finish, PieceKind, Stance, Substrate } from "../src/core/catalogue";
 import type { EventBody, LogEntry } from "../src/core/record/events.schema";
 import { readLog } from "../src/core/record/treatment";
 import type { Survey } from "../src/core/survey/survey.schema";
+import { type Act, actsOf } from "../src/core/views/acts";
+import { admit } from "../src/core/views/admit";
+import { operationViews } from "../src/core/views/operationView";
+import { type PieceFacts, worked } from "../src/core/views/worked";
 
 /** The demo's present. The loader moves all times so that this becomes now. */
 export const NOW = Date.parse("2026-10-07T11:52:00Z");
@@ -13,104 +14,136 @@ export const MINUTE = 60_000;
 export const DAY = 24 * 60;
 export const AIR = { temp_C: 18.6, rh_pct: 52 };
 
-export interface Story {
-  readonly file: string;
-  /** A further damage of a piece that another story tells of; its reference is the same. */
-  readonly further?: string;
+export interface StoryPart {
+  readonly name: string;
+  readonly substrate: Substrate;
+  readonly finish: Finish;
+}
+
+export interface StoryDamage {
+  readonly survey: Survey;
   /** Where it is on the condition map. */
   readonly mark?: readonly [x: number, y: number];
+  /** The part that it is on, by name; absent = the first. */
+  readonly part?: string;
+  /** What it is called, where a treatment has several. */
+  readonly title?: string;
+  /** The class of the key link; the rest of the chain is what Match proposes with it. Absent = not chosen yet. */
+  readonly choose?: ClassName;
+}
+
+export interface Story {
+  readonly file: string;
   readonly title: string;
   readonly reference: string;
   readonly kind: PieceKind;
-  readonly part: string;
-  readonly substrate: Substrate;
-  readonly finish: Finish;
+  readonly parts: readonly [StoryPart, ...StoryPart[]];
   readonly treatment: string;
   readonly promised?: string;
   readonly drawings: ReadonlyArray<readonly [name: string, moment: "before" | "after", caption: string, minutesAgo: number]>;
-  readonly survey?: Survey;
-  /** The class of the key link; the rest of the chain is what Match proposes with it. */
-  readonly choose?: ClassName;
-  readonly stance?: (typeof STANCES)[number];
+  readonly stance?: Stance;
+  readonly damages: readonly StoryDamage[];
   readonly tell?: (teller: Teller) => void;
 }
 
-/** Writes a log in order, and answers from it as the app would. */
+type Done = Extract<EventBody, { kind: "done" }>;
+type Pick = (act: Act) => boolean;
+
+/** Operations by their kind, and where it matters by their place. */
+export const kind =
+  (name: Act["op"]["kind"], place = ""): Pick =>
+  ({ op }) =>
+    op.kind === name && op.places.some((each) => each.startsWith(place));
+
+/** Writes a log in order, asks the plan what comes next, and is held to what the app would admit. */
 export class Teller {
   readonly log: LogEntry[] = [];
-  constructor(private readonly story: Story) {}
+  readonly piece: PieceFacts;
+  constructor(private readonly story: Story) {
+    const parts = story.parts.map(({ name, substrate, finish }) => ({ id: partId(story, name), substrate, finish }));
+    this.piece = { kind: story.kind, part: parts[0]?.id ?? "", parts };
+  }
 
   write(minutesAgo: number, body: EventBody): void {
+    const at = this.log.at(-1)?.at ?? "";
+    if (ago(minutesAgo) < at) throw new Error(`${this.story.title}: ${body.kind} is before the entry before it`);
+    const refused = admit({ ...this.at(minutesAgo), at: NOW - minutesAgo * MINUTE }, body);
+    if (refused) throw new Error(`${this.story.title}: ${body.kind} is refused: ${refused}`);
     const seq = this.log.length + 1;
-    this.log.push({ id: uuid(`${keyOf(this.story)}/log/${seq}`), seq, at: ago(minutesAgo), body });
+    this.log.push({ id: uuid(`${this.story.reference}/log/${seq}`), seq, v: 2, at: ago(minutesAgo), by: "M.", body });
   }
-  get plan() {
-    const plan = planOf(this.story, readLog(this.log));
-    if (!plan) throw new Error(`${this.story.title} has no survey yet`);
-    return plan;
+
+  /** Do the first open operation that is meant. */
+  do(minutesAgo: number, pick: Pick, more: Partial<Done> = {}): void {
+    const meant = this.acts(minutesAgo).filter((each) => isOpen(each) && pick(each));
+    const act = meant.find(({ needs }) => needs === "nothing") ?? meant[0];
+    if (!act) throw new Error(`${this.story.title}: nothing to do like that; open: ${this.open(minutesAgo)}`);
+    this.write(minutesAgo, this.done(act, minutesAgo, more));
   }
-  /** Tick off every step of a station, a quarter of an hour apart, and leave it. */
-  steps(station: "ready" | "join" | "colour", minutesAgo: number, except: readonly string[] = []): void {
-    let at = minutesAgo;
-    for (const { step, hands_min } of this.plan.stations[station].steps) {
-      if (except.includes(step)) continue;
-      this.write(at, { kind: "step-done", station, step, hands_min });
-      at = Math.max(1, at - 15);
+
+  /**
+   * Do everything in its order from `from` minutes ago, each as soon as its clock allows and hands are free, by day, but stop before the
+   * first that `before` means and before `until` minutes ago. Returns how long ago the last one ended.
+   */
+  walk(from: number, { before = () => false, until = 1, except = () => false }: { before?: Pick; until?: number; except?: Pick } = {}): number {
+    let at = from;
+    for (let i = 0; i < 400; i++) {
+      const ready = this.acts(at).filter((each) => isOpen(each) && !except(each));
+      const act = ready.find(({ state }) => state === "now") ?? ready.filter(({ state }) => state === "too-early").sort((a, b) => (a.from ?? 0) - (b.from ?? 0))[0];
+      if (!act || before(act)) return at;
+      const opens = act.state === "too-early" ? (NOW - (act.from ?? 0)) / MINUTE - 1 : at;
+      const when = endOf(act, opens);
+      if (when < until || act.op.kind === "sign") return at;
+      this.write(when, this.done(act, when, {}));
+      at = when;
     }
-    if (except.length === 0) this.write(at, { kind: "station-done", station });
+    throw new Error(`${this.story.title}: it does not end`);
   }
-  /** Mix a layer as planned and place it. */
-  layer(layer: number, minutesAgo: number, placedMm?: number): void {
-    const { fill } = this.plan;
-    if (!fill) throw new Error("no fill is planned");
-    const row = fill.material;
-    const { parts } = mix({
-      need_cm3: fill.loss.volume_cm3 / fill.count,
-      waste_pct: 35,
-      parts: [...row.mix.parts],
-      ratio_by: row.mix.ratio_by,
-      ...(row.mix.mixed_density ? { mixed_density: row.mix.mixed_density } : {}),
-    });
-    this.write(minutesAgo, {
-      kind: "mixed",
-      ...fill.taken,
-      layer,
-      thickness_mm: fill.apply_mm,
-      parts: parts.map(({ name, mass_g }) => ({ name, planned_g: round(mass_g), actual_g: round(mass_g * 1.01) })),
-      climate: AIR,
-      hands_min: 15,
-    });
-    this.write(minutesAgo - 8, { kind: "placed", layer, applied_mm: placedMm ?? round(fill.apply_mm) });
+
+  private at(minutesAgo: number) {
+    const treatment = readLog(this.log);
+    const now = NOW - minutesAgo * MINUTE;
+    return { treatment, worked: worked(this.piece, treatment, AIR, { constant_C: AIR.temp_C }, now) };
   }
-  clamp(minutesAgo: number, name: ClassName): void {
-    this.write(minutesAgo, { kind: "clamped", class: name, layer: 1, thickness_mm: 0.1, climate: AIR, hands_min: 10 });
+  acts(minutesAgo: number): Act[] {
+    const { worked: found } = this.at(minutesAgo);
+    return found ? actsOf(found, NOW - minutesAgo * MINUTE) : [];
   }
-  grits(minutesAgo: number, count = 99): void {
-    const { ladder } = this.plan;
-    if (!ladder) throw new Error("no ladder is planned");
-    walk(ladder.from, ladder.to, [])
-      .steps.slice(0, count)
-      .forEach(({ grade }, i) => {
-        this.write(Math.max(1, minutesAgo - i * 10), { kind: "grit-done", grade, hands_min: 6 });
-      });
+  private open(minutesAgo: number): string {
+    return this.acts(minutesAgo)
+      .filter(isOpen)
+      .map(({ op, state }) => `${op.id} ${state}`)
+      .join("\n");
   }
-  coat(number: number, minutesAgo: number): void {
-    const coat = this.plan.coats[number - 1];
-    if (!coat) throw new Error("no such coat");
-    this.write(minutesAgo, {
-      kind: "coated",
-      ...coat.taken,
-      layer: number,
-      thickness_mm: coat.material.max_layer_mm,
-      climate: AIR,
-      hands_min: 8,
-    });
+  private done(act: Act, minutesAgo: number, more: Partial<Done>): Done {
+    const { treatment, worked: found } = this.at(minutesAgo);
+    const [view] = found ? operationViews(treatment, found, [act]) : [];
+    const parts = view?.parts?.map(({ name, mass_g }) => ({ name, planned_g: mass_g, actual_g: round(mass_g * 1.01) }));
+    const start = view?.start ? { start: { ...view.start, ...(parts ? { parts } : {}), climate: AIR } } : {};
+    return { kind: "done", op: act.op.id, hands_min: handsOf(act), ...start, ...more };
   }
 }
 
-/** Names made from it are the same each time, and differ between the damages of a piece. */
-export const keyOf = ({ reference, further }: Story) => (further ? `${reference}/${further}` : reference);
-export const ago = (minutes: number) => new Date(NOW - minutes * MINUTE).toISOString();
+const isOpen = ({ state }: Act) => state !== "done" && state !== "skipped";
+
+const handsOf = ({ op }: Act) => Math.max(1, Math.round((op.hands_min[0] + op.hands_min[1]) / 2));
+
+/** When an act is behind that is begun so many minutes ago: by day, but what has a window is never left for the night. */
+function endOf(act: Act, begun: number): number {
+  if (act.until === undefined) return byDay(begun - handsOf(act));
+  return Math.max(begun - handsOf(act), (begun + (NOW - act.until) / MINUTE) / 2);
+}
+
+/** Minutes ago of the next hour of work, 8 to 18 o'clock. */
+function byDay(minutesAgo: number): number {
+  const at = new Date(NOW - minutesAgo * MINUTE);
+  const minute = at.getUTCHours() * 60 + at.getUTCMinutes();
+  if (minute < 8 * 60) return minutesAgo - (8 * 60 - minute);
+  return minute > 18 * 60 ? minutesAgo - (DAY + 8 * 60 - minute) : minutesAgo;
+}
+
+export const partId = ({ reference }: { readonly reference: string }, name: string) => uuid(`${reference}/part/${name}`);
+export const ago = (minutes: number) => new Date(Math.round(NOW - minutes * MINUTE)).toISOString();
 export const round = (n: number) => Math.round(n * 100) / 100;
 
 /** The same id for the same thing each time the demo is made. */

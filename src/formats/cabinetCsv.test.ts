@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { CLASS_ROWS } from "@/core/catalogue";
-import type { StockProduct } from "@/core/plan/stock";
+import type { StockProduct } from "@/core/views/stock";
 import { readCabinetCsv, writeCabinetCsv } from "./cabinetCsv";
 
 const HEAD = "name,class,lot,size_g,left_g,opened,expires,price_eur,working_min,hard_min";

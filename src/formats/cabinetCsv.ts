@@ -1,7 +1,7 @@
 import { parse } from "csv-parse/sync";
 import { stringify } from "csv-stringify/sync";
 import { CLASS_ROWS, type ClassName, FIGURE_ROWS, type Figure, type Figures, figureErrors } from "@/core/catalogue";
-import type { StockProduct } from "@/core/plan/stock";
+import type { StockProduct } from "@/core/views/stock";
 
 /** One line: a lot, with the product that it belongs to. */
 export interface CabinetLine {

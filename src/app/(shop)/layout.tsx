@@ -1,4 +1,5 @@
 import type { ReactNode } from "react";
+import { timedOnly } from "@/core/views/shelf";
 import { Shell } from "@/ui/frame/Shell";
 import { overview, shopTimeZone } from "@/work/overview";
 import { isAway } from "@/work/problems";
@@ -17,7 +18,7 @@ export default async function ShopLayout({ children }: { children: ReactNode }) 
         {children}
       </Shell>
     );
-  const shelf = seen.items.filter(({ brief }) => brief.clock).map(({ id, piece, title, brief }) => ({ id, piece, title, brief }));
+  const shelf = seen.items.map(({ id, piece, title, brief }) => ({ id, piece, title, brief: timedOnly(brief) })).filter(({ brief }) => brief.acts.length > 0);
   return (
     <Shell place={place} now={seen.now} timeZone={seen.time_zone} air={seen.air} shelf={shelf}>
       {children}

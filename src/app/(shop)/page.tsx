@@ -8,6 +8,6 @@ export const metadata = { title: "Bench" };
 export default async function BenchPage() {
   return withRecord(overview, ({ items, closed }) => {
     if (items.length === 0 && closed === 0) return <EmptyBench />;
-    return <Bench items={items.map(({ id, piece, title, brief, kind }) => ({ id, piece, title, brief, kind }))} />;
+    return <Bench items={items.map(({ id, piece, title, brief, kind, damages }) => ({ id, piece, title, brief, kind, damages }))} />;
   });
 }

@@ -85,7 +85,7 @@ export function fillOps(c: Context, out: Drafts): void {
   damp(c, voids, material, out, ready);
   const each = voids.map((place) => layersOf(place, linkAt(c, place, "filler")?.material ?? material));
   const most = Math.max(...each.map(({ layers }) => layers.length));
-  for (let n = 1; n <= most; n++) layer(c, link, each, n, most, n === 1 ? [...ready, first("dam", "it is dammed"), { op: "damp", because: "damp, so that it does not drink the water", max: { min: 30, range: [15, 45] } }] : [between(c, n, material, each)], out);
+  for (let n = 1; n <= most; n++) layer(c, link, each, n, most, n === 1 ? [...ready, first("dam", "it is dammed"), { op: "damp", because: "damp, so that it does not drink the water", max: { min: 30, range: [15, 45] } }] : [first(`place-${n - 1}`, `layer ${n - 1} is laid`), between(c, n, material, each)], out);
   finishFill(c, link, each, most, out);
 }
 

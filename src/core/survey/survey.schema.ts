@@ -24,6 +24,12 @@ function schemaOf(measure: Measure): TSchema {
 const SECTIONED: readonly DamageKind[] = ["break-along", "break-across", "loose-joint"];
 const SQUARE_OR_ROUND = { anyOf: [{ required: ["width_mm", "height_mm"] }, { required: ["diameter_mm"] }] };
 
+/** Whether the section of a member is not measured whole. */
+export function lacksSection(damage: { readonly kind: DamageKind }): boolean {
+  const has = (name: string) => (damage as Record<string, unknown>)[name] !== undefined;
+  return SECTIONED.includes(damage.kind) && !has("diameter_mm") && !(has("width_mm") && has("height_mm"));
+}
+
 const variant = (kind: DamageKind) =>
   strict(
     {

@@ -89,6 +89,13 @@ export function stateOf({ from = 0, until, since = from, never }: Pick<BriefAct,
   return until - now <= last ? "closing" : "go";
 }
 
+/** What may not be touched yet: one act for each clock and time, by when it may. */
+export function waitsAt({ closed, acts }: ActBrief, now: number): BriefAct[] {
+  if (closed) return [];
+  const off = acts.filter((act) => stateOf(act, now) === "off").sort((a, b) => (a.from ?? 0) - (b.from ?? 0));
+  return off.filter((act, i) => off.findIndex(({ from, material }) => from === act.from && material === act.material) === i);
+}
+
 const URGENCY: Readonly<Record<NextAct["state"] | "missed", number>> = { closing: 0, never: 1, go: 2, missed: 3, off: 4, closed: 5 };
 
 /** The next act at `now`: a closing window first, then an open one by its end, then what has no limit in order, then what opens first. */

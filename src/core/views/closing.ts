@@ -1,7 +1,9 @@
 import { type MaterialClass, type Range, type Station, stationLabel } from "../catalogue";
 import { type OwnerLine, ownerLines } from "../close/ownerDates";
 import type { BodyOf } from "../record/events.schema";
-import { handsMinutes, STATION_ORDER, stationOf, type Treatment } from "../record/treatment";
+import { handsMinutes, materialTaken, STATION_ORDER, stationOf, type Treatment } from "../record/treatment";
+import { figure } from "../units";
+import { doseGrams } from "../plan/doses";
 import { brief } from "./acts";
 import type { Worked } from "./worked";
 
@@ -26,6 +28,36 @@ export interface RoundTold {
   readonly station: string;
   readonly places: readonly string[];
   readonly because: string;
+}
+
+/** What was put to work: for the record of materials used. */
+export interface UsedRow {
+  readonly key: string;
+  readonly material: string;
+  readonly what: string;
+  readonly at: string;
+  readonly parts: string;
+  readonly lot: string;
+  readonly climate: string;
+}
+
+/** Materials as they were started, with weights, lot and the air of that hour. */
+export function materialsUsed({ entries }: Treatment, { repair }: Worked): UsedRow[] {
+  return entries.flatMap(({ id, at, body }) => {
+    if (body.kind !== "done" || !body.start) return [];
+    const { parts, lot, climate } = body.start;
+    return [
+      {
+        key: id,
+        material: materialTaken(body.start).name,
+        what: nameOf(body.op, repair.operations),
+        at,
+        parts: parts?.map(({ name, actual_g }) => `${name} ${doseGrams(actual_g)}`).join(" : ") ?? "",
+        lot: lot ?? "",
+        climate: `${figure(climate.temp_C, 1)} °C, ${figure(climate.rh_pct, 0)} % RH`,
+      },
+    ];
+  });
 }
 
 /** What Close and the printed record show; minutes, and ms since the epoch. */

@@ -21,11 +21,17 @@ export interface Plate {
 
 const MINUTE = 60_000;
 
+/** The brief with only what the Shelf tells: small enough for every page. */
+export function timedOnly(brief: ActBrief): ActBrief {
+  return { ...brief, acts: brief.acts.filter(isTimed) };
+}
+
+const isTimed = ({ from, until, never }: BriefAct) => from !== undefined || until !== undefined || never !== undefined;
+
 /** One plate for each clock that runs and still decides something; the one whose window closes first stands first. */
 export function platesOf({ acts, closed }: ActBrief, now: number, wall: Wall): Plate[] {
   if (closed) return [];
-  const timed = acts.filter(({ from, until, never }) => from !== undefined || until !== undefined || never !== undefined);
-  const found = timed.flatMap((act) => plateOf(act, now, wall) ?? []).sort(byRank);
+  const found = acts.filter(isTimed).flatMap((act) => plateOf(act, now, wall) ?? []).sort(byRank);
   // several acts of one material at one time are one wait
   return found.filter((plate, i) => found.findIndex((other) => other.material === plate.material && other.sign === plate.sign && other.until === plate.until) === i);
 }

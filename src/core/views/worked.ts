@@ -70,9 +70,15 @@ export function worked(piece: PieceFacts, treatment: Treatment, air: Air, climat
   const timed = treatment.damages.flatMap(({ id, dry_run }) => (dry_run ? [{ id, dry_run }] : []));
   const marks = resolved(treatment.marks, timed.length > 0, () => repairOf({ ...input, marks: new Map() }).operations);
   for (const { id, dry_run } of timed) for (const op of dryRunsOf(id, marks.known)) marks.found.set(op, { entry: dry_run.id, status: "done", at: dry_run.at, body: { kind: "done", op, hands_min: dry_run.body.minutes } });
+  if (treatment.closed) marks.found.set(SIGN, signed(treatment.closed));
   const repair = repairOf({ ...input, marks: opMarks(marks.found) });
   return { repair, marks: marks.found, clocks: clocksOf(marks.found, climate) };
 }
+
+/** The operation that the signature does. */
+const SIGN = "r1/close/sign";
+
+const signed = ({ id, at, by, body }: NonNullable<Treatment["closed"]>): Mark => ({ entry: id, status: "done", at, ...(by ? { by } : {}), body: { kind: "done", op: SIGN, ...(body.hands_min === undefined ? {} : { hands_min: body.hands_min }) } });
 
 const opMarks = (marks: ReadonlyMap<string, Mark>) =>
   new Map([...marks].map(([op, { status, at, body }]): [string, OpMark] => [op, { status, at, ...(body.kind === "done" && body.places ? { places: body.places } : {}) }]));

@@ -2,22 +2,30 @@
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { PieceKind } from "@/core/catalogue";
-import { actAt, type NextAct } from "@/core/plan/nextAct";
+import { actAt, type BriefAct, type NextAct, waitsAt } from "@/core/views/brief";
 import { formatMinutes } from "@/core/units";
 import { useShortcut } from "../frame/keys";
 import { useNow, useWall } from "../frame/now";
 import type { ShelfItem } from "../shelf/Shelf";
 import { PieceIcon } from "../signs/PieceIcon";
 import { Sign, SignShape } from "../signs/Sign";
-import { DayLine } from "./DayLine";
+import { Tokens } from "../operations/Tokens";
+import { DayLine, type Timed } from "./DayLine";
 
 export interface BenchItem extends ShelfItem {
   readonly kind: PieceKind;
+  readonly damages: number;
 }
 
 interface Doable {
   readonly item: BenchItem;
   readonly act: NextAct;
+}
+
+/** A place that may not be touched yet. */
+interface Waiting {
+  readonly item: BenchItem;
+  readonly act: BriefAct;
 }
 
 /** Lines beside the first one; the rest stands on Objects. */
@@ -28,7 +36,7 @@ export function Bench({ items }: { items: readonly BenchItem[] }) {
   const now = useNow();
   const all = items.map((item): Doable => ({ item, act: actAt(item.brief, now) }));
   const doable = all.filter(({ act }) => act.state !== "off" && act.state !== "closed").sort(byUrgency);
-  const waiting = all.filter(({ act }) => act.state === "off").sort((a, b) => (a.act.from ?? 0) - (b.act.from ?? 0));
+  const waiting = items.flatMap((item) => waitsAt(item.brief, now).map((act): Waiting => ({ item, act }))).sort(byOpening);
   const [first, ...rest] = doable;
   const nextOpening = waiting[0];
   return (
@@ -45,9 +53,16 @@ export function Bench({ items }: { items: readonly BenchItem[] }) {
         )}
       </section>
       <HandsOff waiting={waiting} />
-      <DayLine all={all} />
+      <DayLine all={[...doable.flatMap(timed), ...waiting.map(({ item, act }): Timed => ({ item, act, state: "off" }))]} />
     </div>
   );
+}
+
+const byOpening = (a: Waiting, b: Waiting) => (a.act.from ?? 0) - (b.act.from ?? 0);
+
+/** A doable act with a window, for the line of the day. */
+function timed({ item, act }: Doable): Timed[] {
+  return act.from !== undefined && (act.state === "go" || act.state === "closing") ? [{ item, act, state: act.state }] : [];
 }
 
 const URGENCY: Readonly<Record<NextAct["state"], number>> = { closing: 0, never: 1, go: 2, off: 3, closed: 4 };
@@ -61,7 +76,7 @@ function byUrgency(a: Doable, b: Doable): number {
   );
 }
 
-const hrefOf = ({ item, act }: Doable) => `/treatments/${item.id}/${act.station}`;
+const hrefOf = ({ item, act }: Doable | Waiting) => `/treatments/${item.id}/${act.station}${act.op ? `#${act.op}` : ""}`;
 
 function Hero(doable: Doable) {
   const { item, act } = doable;
@@ -80,6 +95,7 @@ function Hero(doable: Doable) {
           <span className="clamp-3">
             {item.piece}, {item.title}
           </span>
+          <Tokens of={act.tokens} several={item.damages > 1} />
         </p>
         <p className="hero-why">{act.why}</p>
       </div>
@@ -132,7 +148,7 @@ function HeroState({ act, until }: { act: NextAct; until: string }) {
   );
 }
 
-function Line({ number, opens, ...doable }: Doable & { number: number; opens: Doable | undefined }) {
+function Line({ number, opens, ...doable }: Doable & { number: number; opens: Waiting | undefined }) {
   const { item, act } = doable;
   const now = useNow();
   const wall = useWall();
@@ -144,7 +160,10 @@ function Line({ number, opens, ...doable }: Doable & { number: number; opens: Do
       <div className="min-w-0">
         <p className="line-t clamp-3">
           {act.title}
-          <span>{item.piece}</span>
+          <span>
+            {item.piece}, {item.title}
+          </span>
+          <Tokens of={act.tokens} several={item.damages > 1} />
         </p>
         <p className="dim leading-[18px]">{act.why}</p>
       </div>
@@ -165,14 +184,14 @@ function Line({ number, opens, ...doable }: Doable & { number: number; opens: Do
 }
 
 /** Whether it fits before the next window opens. */
-function fits({ hands_min }: NextAct, opens: Doable | undefined, now: number, when: (ms: number) => string): string {
+function fits({ hands_min }: NextAct, opens: Waiting | undefined, now: number, when: (ms: number) => string): string {
   if (opens?.act.from === undefined) return "any time";
   const free = (opens.act.from - now) / 60_000;
   if (free > 12 * 60) return "any time";
   return hands_min <= free ? `fits until ${when(opens.act.from)}` : `won’t fit before ${when(opens.act.from)}`;
 }
 
-function AllWaiting({ next }: { next: Doable | undefined }) {
+function AllWaiting({ next }: { next: Waiting | undefined }) {
   const now = useNow();
   const wall = useWall();
   return (
@@ -195,7 +214,7 @@ function AllWaiting({ next }: { next: Doable | undefined }) {
   );
 }
 
-function HandsOff({ waiting }: { waiting: readonly Doable[] }) {
+function HandsOff({ waiting }: { waiting: readonly Waiting[] }) {
   const now = useNow();
   const wall = useWall();
   return (
@@ -210,11 +229,15 @@ function HandsOff({ waiting }: { waiting: readonly Doable[] }) {
           const at = act.from ?? now;
           const when = wall.when(at, now);
           return (
-            <Link key={item.id} href={`/treatments/${item.id}/${act.station}`} className="off-row">
+            <Link key={`${item.id} ${act.op}`} href={hrefOf({ item, act })} className="off-row">
               <PieceIcon kind={item.kind} size={36} />
               <span className="min-w-0">
-                <span className="off-name clamp-3">{item.piece}</span>
-                <span className="off-why clamp-3">{act.why}</span>
+                <span className="off-name clamp-3">
+                  {item.piece} <Tokens of={act.tokens} several={item.damages > 1} />
+                </span>
+                <span className="off-why clamp-3">
+                  {act.title}. {act.hands_off}
+                </span>
               </span>
               <span className={`off-time ${when.length > 5 ? "long" : ""}`}>
                 {when}

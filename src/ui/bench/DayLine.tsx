@@ -1,13 +1,15 @@
 "use client";
-import type { NextAct } from "@/core/plan/nextAct";
+import type { BriefAct } from "@/core/views/brief";
 import type { Wall } from "@/core/units";
 import { useNow, useWall } from "../frame/now";
 import type { ShelfItem } from "../shelf/Shelf";
 import { dayLine, HEIGHT, type PlacedWindow, WIDTH, type WindowOnLine } from "./dayLineLayout";
 
-interface Each {
+/** An act with a window, and where it stands. */
+export interface Timed {
   readonly item: ShelfItem;
-  readonly act: NextAct;
+  readonly act: Pick<BriefAct, "title" | "from" | "until">;
+  readonly state: "go" | "closing" | "off";
 }
 
 const FILLS: Readonly<Record<PlacedWindow["state"], { fill: string; ink: string }>> = {
@@ -17,16 +19,16 @@ const FILLS: Readonly<Record<PlacedWindow["state"], { fill: string; ink: string 
 };
 
 /** The windows of today and tomorrow morning to time, the night folded; on narrow screens a list of times. */
-export function DayLine({ all }: { all: readonly Each[] }) {
+export function DayLine({ all }: { all: readonly Timed[] }) {
   const now = useNow(30_000);
   const wall = useWall();
-  const windows = all.flatMap(({ item, act }): WindowOnLine[] => {
-    if (act.from === undefined || act.state === "closed" || act.state === "never") return [];
+  const windows = all.flatMap(({ item, act, state }): WindowOnLine[] => {
+    if (act.from === undefined) return [];
     return [
       {
         name: `${item.piece}, ${act.title.charAt(0).toLowerCase()}${act.title.slice(1)}`,
         from: act.from,
-        state: act.state,
+        state,
         ...(act.until === undefined ? {} : { until: act.until }),
       },
     ];

@@ -2,7 +2,8 @@
 import Link from "next/link";
 import { useMemo, useState } from "react";
 import { classRow, type Group } from "@/core/catalogue";
-import type { GoingOff, Need, StockProduct } from "@/core/plan/stock";
+import type { Need } from "@/core/views/needs";
+import type { GoingOff, StockProduct } from "@/core/views/stock";
 import { figure, formatDate, formatGrams, inSentence } from "@/core/units";
 import { HatchSwatch } from "../signs/Hatches";
 import { Compare } from "./Compare";

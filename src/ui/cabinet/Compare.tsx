@@ -1,5 +1,5 @@
 import { GROUP_LABELS, type MaterialClass } from "@/core/catalogue";
-import { rowOf } from "@/core/plan/stock";
+import { rowOf } from "@/core/views/stock";
 import { formatGrams, inSentence } from "@/core/units";
 import type { ProductRow } from "./columns";
 import { figuresOf, rangeWords } from "./productForm";

@@ -1,5 +1,5 @@
 import { classRow, middle } from "@/core/catalogue";
-import type { StockProduct } from "@/core/plan/stock";
+import type { StockProduct } from "@/core/views/stock";
 import { formatMinutes } from "@/core/units";
 import { figuresOf, rangeWords } from "./productForm";
 

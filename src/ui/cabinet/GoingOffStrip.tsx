@@ -1,5 +1,5 @@
 "use client";
-import { expiryByClass, type GoingOff } from "@/core/plan/stock";
+import { expiryByClass, type GoingOff } from "@/core/views/stock";
 import { figure, formatDate, formatGrams } from "@/core/units";
 import { Sign } from "../signs/Sign";
 import { freshness, type ProductRow } from "./columns";

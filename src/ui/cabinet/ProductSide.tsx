@@ -1,7 +1,7 @@
 "use client";
 import { useRef, useState } from "react";
 import { classRow } from "@/core/catalogue";
-import type { StockLot, StockProduct } from "@/core/plan/stock";
+import type { StockLot, StockProduct } from "@/core/views/stock";
 import { formatDate, formatGrams, inSentence } from "@/core/units";
 import { send } from "../forms/send";
 import { useRemove } from "../frame/Undo";

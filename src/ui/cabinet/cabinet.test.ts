@@ -1,4 +1,4 @@
-import type { StockProduct } from "@/core/plan/stock";
+import type { StockProduct } from "@/core/views/stock";
 import { freshness, rowsOf, SORTS, shelvesOf } from "./columns";
 import { EMPTY_LOT, lotForm, productForm, rangeWords, readLot, readProduct } from "./productForm";
 

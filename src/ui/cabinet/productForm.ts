@@ -1,5 +1,5 @@
 import { type ClassName, classRow, FIGURE_ROWS, type Figure, type Figures, figureErrors } from "@/core/catalogue";
-import type { StockLot, StockProduct } from "@/core/plan/stock";
+import type { StockLot, StockProduct } from "@/core/views/stock";
 import { plain } from "@/core/units";
 import { parseNumber } from "../forms/parse";
 

@@ -24,6 +24,7 @@ import { useToolDrawer } from "./toolDrawer";
 
 interface Props {
   readonly treatment: string;
+  readonly damage: string;
   readonly question: BraceInput;
   readonly hatch: Hatch;
   /** What the chosen chain holds; it is looked at first. */
@@ -38,10 +39,10 @@ const JUDGEMENTS: Readonly<Record<"yes" | "no" | "optional", readonly [sign: Sig
 };
 
 /** Whether glue alone carries it, and if not, what does: safety without and with, every dimension with its reason, drawn in scale. */
-export function BracePanel({ treatment, question, hatch, planned, recorded }: Props) {
+export function BracePanel({ treatment, damage, question, hatch, planned, recorded }: Props) {
   const judgedBy = recorded?.judged_by ?? question;
   const start = { load: typed(judgedBy.load_N), lever: typed(judgedBy.lever_mm) };
-  const [{ load, lever }, keep, forget] = useKept(`brace:${treatment}`, start);
+  const [{ load, lever }, keep, forget] = useKept(`brace:${treatment}:${damage}`, start);
   const [picked, setPicked] = useState<BraceKind | undefined>(recorded?.brace ?? planned);
   const asked = askedWith(question, load, lever);
   const found = brace(asked);
@@ -122,7 +123,7 @@ export function BracePanel({ treatment, question, hatch, planned, recorded }: Pr
       {kind === "spline" && <Router slot_mm={option.size.depth_mm ?? 0} tools={tools} />}
       <Drilling size={option.size} treatment={treatment} tools={tools} />
       <BraceRecorder
-        body={{ joint: asked.joint, brace: kind, size: { ...option.size }, judged_by: loadOf(asked) }}
+        body={{ damage, joint: asked.joint, brace: kind, size: { ...option.size }, judged_by: loadOf(asked) }}
         against={found.needed === (kind === "none" ? "yes" : "no")}
         recorded={recorded}
         done={forget}

@@ -17,7 +17,7 @@ interface Props {
 /** Writes what is let in, and by which load; against the figures it asks why, and that stays on record. */
 export function BraceRecorder({ body, against, recorded, done }: Props) {
   const log = useLog();
-  const [reason, setReason, forget] = useKept(`brace-reason:${log.treatment}`, recorded?.reason ?? "");
+  const [reason, setReason, forget] = useKept(`brace-reason:${log.treatment}:${body.damage}`, recorded?.reason ?? "");
   const missing = against && reason.trim() === "";
   const why = reason.trim() === "" ? {} : { reason: reason.trim() };
   const record = async () => {

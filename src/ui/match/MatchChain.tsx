@@ -3,23 +3,29 @@ import { useRouter } from "next/navigation";
 import { ROLE_LABELS, type Role, type Stance } from "@/core/catalogue";
 import { CONDITION_COST, KEY_WEIGHT } from "@/core/match/chains";
 import { type Judgement, type Reason, reasonsOf } from "@/core/match/judge";
-import { PLANNED_MIN } from "@/core/plan/planned.data";
 import { counted, figure } from "@/core/units";
 import { useKept } from "../forms/kept";
 import { Sign } from "../signs/Sign";
 import { Cautions } from "../stations/Cautions";
 import { useLog } from "../treatment/TreatmentLog";
+import type { Forced } from "./picks";
+
+/** What the choice takes of a bench hour, min; a working figure, corrected in the record. */
+const MATCH_MIN = 10;
 
 /** What keeps the chain from being planned, as the button says it; empty when it may be. */
-export function whyNotPlanned(chain: readonly Judgement[], clashes: ReadonlyArray<readonly Reason[]>, roles: readonly Role[]): string {
+export function whyNotPlanned(chain: readonly Judgement[], clashes: ReadonlyArray<readonly Reason[]>, roles: readonly Role[], forced: Forced): string {
   const missing = roles.find((role) => !chain.some((link) => link.role === role));
   if (missing) return `Nothing fits the ${ROLE_LABELS[missing].toLowerCase()}`;
-  return clashes.flat().some(({ effect }) => effect === "refuse") ? "Two links clash: choose another" : "";
+  const clash = clashes.some((reasons, i) => forced[chain[i]?.role as Role] === undefined && reasons.some(({ effect }) => effect === "refuse"));
+  return clash ? "Two links clash: choose another" : "";
 }
 
 interface PlanProps {
   readonly treatment: string;
+  readonly damage: string;
   readonly stance: Stance;
+  readonly forced: Forced;
   readonly chain: readonly Judgement[];
   readonly missing: string;
   readonly corrects: string | undefined;
@@ -28,26 +34,28 @@ interface PlanProps {
 }
 
 /** Writes the choice in the log and leads on. */
-export function PlanButton({ treatment, stance, chain, missing, corrects, needsReason }: PlanProps) {
+export function PlanButton({ treatment, damage, stance, forced, chain, missing, corrects, needsReason }: PlanProps) {
   const router = useRouter();
   const log = useLog();
-  const [reason, setReason, forget] = useKept(`match-reason:${treatment}`, "");
+  const [reason, setReason, forget] = useKept(`match-reason:${treatment}:${damage}`, "");
   const plan = async () => {
     const links = chain.map(({ role, row, product }) => ({
       role,
       class: row.class,
       ...(product ? { product: { id: product.id, name: product.name, figures: product.figures } } : {}),
+      ...(forced[role] ? { because: forced[role] } : {}),
     }));
     const body = {
       kind: "matched",
+      damage,
       stance,
       chain: links,
-      hands_min: PLANNED_MIN.match,
+      hands_min: MATCH_MIN,
       ...(reason.trim() ? { reason: reason.trim() } : {}),
     } as const;
     if (!(await log.write(body, corrects ? { corrects } : {}))) return;
     forget();
-    router.push(`/treatments/${treatment}/ready`);
+    router.push(`/treatments/${treatment}`);
   };
   const blocked = missing || (needsReason && reason.trim() === "" ? "Say why it is done here all the same" : "");
   return (
@@ -73,10 +81,12 @@ interface StripProps {
   readonly chain: readonly Judgement[];
   readonly clashes: ReadonlyArray<readonly Reason[]>;
   readonly keyRole: Role;
+  readonly forced: Forced;
 }
 
 /** The chain as it stands, link by link, with the conditions and cautions that come with it. */
-export function ChainStrip({ chain, clashes, keyRole }: StripProps) {
+export function ChainStrip({ chain, clashes, keyRole, forced }: StripProps) {
+  if (chain.length === 0) return null;
   return (
     <section aria-label="The chain" className="mt-4">
       <h2 className="pb-1">The chain, in the order of the work</h2>
@@ -85,6 +95,11 @@ export function ChainStrip({ chain, clashes, keyRole }: StripProps) {
           <div key={link.role}>
             <span className="sub">{ROLE_LABELS[link.role]}</span>
             <p className="clamp-3 text-[16px] font-bold leading-[20px]">{link.row.name}</p>
+            {forced[link.role] && (
+              <p className="pt-1">
+                <Sign name="never">Against the rules</Sign> {forced[link.role]}
+              </p>
+            )}
             {[...(clashes[i] ?? []), ...reasonsOf(link).filter(({ effect }) => effect === "if")].map(({ rule, text, effect, unsure }) => (
               <p key={rule} className="pt-1 leading-[18px]">
                 {effect === "refuse" && <Sign name="never">Clash</Sign>} {text}

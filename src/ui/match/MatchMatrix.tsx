@@ -5,7 +5,7 @@ import type { Facts } from "@/core/match/case";
 import { columnsFor, doubtsOf, type Judgement, marksOf, type Reason, reasonsOf } from "@/core/match/judge";
 import { counted } from "@/core/units";
 import { HatchSwatch } from "../signs/Hatches";
-import { Dot } from "../stations/Dot";
+import { Dot } from "./Dot";
 import { keyOf, ordinal, shared, summary } from "./picks";
 import { ReasonList } from "./ReasonList";
 import { ScoreSum } from "./ScoreSum";

@@ -3,7 +3,7 @@ import { useDeferredValue, useMemo, useState } from "react";
 import { ROLE_LABELS, type Role, STANCE_LABELS, STANCES, type Stance } from "@/core/catalogue";
 import { factsOf, type Shelf } from "@/core/match/case";
 import { clashesWith } from "@/core/match/chains";
-import { matching } from "@/core/match/match";
+import { type AtPlaces, factsAt, matching } from "@/core/match/match";
 import type { ChainLink, MatchInput } from "@/core/match/match.schema";
 import { keyRole } from "@/core/match/roles";
 import { Segmented } from "../forms/Segmented";
@@ -11,13 +11,19 @@ import { Sign } from "../signs/Sign";
 import { Aids } from "./Aids";
 import { ChainStrip, PlanButton, whyNotPlanned } from "./MatchChain";
 import { MatchMatrix } from "./MatchMatrix";
-import { candidates, chainFor, changesSince, otherStance, otherWould, type Picks, picksOf } from "./picks";
+import { askedPlaces, candidates, chainFor, changesSince, type Forced, forcedOf, otherStance, otherWould, type Picks, picksOf } from "./picks";
 import { Refused } from "./Refused";
 import { WhatIf } from "./WhatIf";
 import { WhyNot } from "./WhyNot";
 
 interface Props {
   readonly treatment: string;
+  readonly damage: string;
+  /** The links that the way takes, each with the measures of its own place. */
+  readonly places: AtPlaces;
+  /** How the damage is met, and why not in the way that would stand first. */
+  readonly way: string;
+  readonly because?: string;
   readonly input: Omit<MatchInput, "stance">;
   /** Absent = the cabinet is empty, and nothing is said of it. */
   readonly shelf?: Shelf;
@@ -28,29 +34,43 @@ interface Props {
 }
 
 /** Match: candidates with reasons, the stance, what if, why not, the chain, and what was refused and why. */
-export function MatchStation({ treatment, input, shelf, choice, stale, referrals }: Props) {
+export function MatchStation({ treatment, damage, places, way, because, input, shelf, choice, stale, referrals }: Props) {
   const [stance, setStance] = useState<Stance>(choice?.stance ?? "reversible");
-  const [asked, setAsked] = useState(input);
+  // undefined = as surveyed, whatever the air does meanwhile
+  const [whatIf, setWhatIf] = useState<typeof input>();
   const [picks, setPicks] = useState<Picks>(() => picksOf(choice?.chain ?? []));
+  const [forced, setForced] = useState<Forced>(() => forcedOf(choice?.chain ?? []));
+  const asked = whatIf ?? input;
   const question = useDeferredValue(asked);
-  const found = useMemo(() => matching({ ...question, stance }, shelf), [question, stance, shelf]);
-  const other = useMemo(() => matching({ ...question, stance: otherStance(stance) }, shelf), [question, stance, shelf]);
-  const surveyed = useMemo(() => matching({ ...input, stance: choice?.stance ?? "reversible" }, shelf), [input, choice?.stance, shelf]);
-  const changed = asked !== input || stance !== (choice?.stance ?? "reversible");
+  const at = useMemo(() => askedPlaces(places, input, question), [places, input, question]);
+  const found = useMemo(() => matching({ ...question, stance }, shelf, at), [question, stance, shelf, at]);
+  const other = useMemo(() => matching({ ...question, stance: otherStance(stance) }, shelf, at), [question, stance, shelf, at]);
+  const surveyed = useMemo(() => matching({ ...input, stance: choice?.stance ?? "reversible" }, shelf, places), [input, choice?.stance, shelf, places]);
+  const changed = whatIf !== undefined || stance !== (choice?.stance ?? "reversible");
   const key = keyRole(found.roles);
   const [shownRole, setShownRole] = useState<Role | undefined>(key);
   const role = shownRole && found.roles.includes(shownRole) ? shownRole : key;
   if (key === undefined || role === undefined)
     return (
-      <p className="py-6 text-[17px] leading-[24px]">A damage of this measure needs no material. Correct the survey, or skip to Close.</p>
+      <p className="py-6 text-[17px] leading-[24px]">“{way}” needs no material here. Correct the survey, or go on.</p>
     );
-  const chain = chainFor(found, picks);
+  const chain = chainFor(found, picks, forced);
   const changes: ReadonlyMap<string, string> = changed ? changesSince(surveyed, found, role, picks[role]) : new Map();
   const facts = factsOf({ ...question, stance }, shelf);
+  const here = at.at[role];
   const clashes = chain.map((link, i) => clashesWith(facts, chain.slice(0, i), link));
-  const missing = asked === input ? whyNotPlanned(chain, clashes, found.roles) : "This is a what-if: go back to the survey first";
+  const missing = whatIf === undefined ? whyNotPlanned(chain, clashes, found.roles, forced) : "This is a what-if: go back to the survey first";
+  const choose = (key: string, reason?: string) => {
+    setPicks({ ...picks, [role]: key });
+    const { [role]: _, ...others } = forced;
+    setForced(reason === undefined ? others : { ...others, [role]: reason });
+  };
   return (
     <>
+      <p className="pb-1 text-[16px]">
+        <b>{way}</b>
+        {because && <span className="dim">, since {because.charAt(0).toLowerCase() + because.slice(1)}</span>}
+      </p>
       <div className="btn-row justify-between pb-2">
         {found.roles.length > 1 ? (
           <Segmented
@@ -72,6 +92,8 @@ export function MatchStation({ treatment, input, shelf, choice, stale, referrals
           />
           <PlanButton
             treatment={treatment}
+            damage={damage}
+            forced={forced}
             stance={stance}
             chain={chain}
             missing={missing}
@@ -90,19 +112,27 @@ export function MatchStation({ treatment, input, shelf, choice, stale, referrals
           The survey was changed after you chose: look again, then choose once more.
         </Sign>
       )}
-      <WhatIf surveyed={input} asked={asked} ask={setAsked} />
+      <WhatIf surveyed={input} asked={asked} changed={whatIf !== undefined} ask={setWhatIf} />
       <MatchMatrix
         role={role}
-        facts={facts}
+        facts={here ? factsAt(facts, here) : facts}
         judged={candidates(found, role, picks[role])}
         chosen={chain.find((link) => link.role === role)}
         changes={changes}
-        choose={(name) => setPicks({ ...picks, [role]: name })}
+        choose={choose}
       />
-      <ChainStrip chain={chain} clashes={clashes} keyRole={key} />
+      {forced[role] && (
+        <p className="py-2">
+          <Sign name="never">Taken against the rules</Sign> {forced[role]}{" "}
+          <button type="button" className="link-btn" onClick={() => setForced(({ [role]: _, ...others }) => others)}>
+            Take it back
+          </button>
+        </p>
+      )}
+      <ChainStrip chain={chain} clashes={clashes} keyRole={key} forced={forced} />
       <Aids facts={facts} chain={chain} />
-      <WhyNot found={found} facts={facts} />
-      <Refused role={role} found={found} changes={changes} />
+      <WhyNot found={found} facts={facts} places={at} />
+      <Refused role={role} found={found} changes={changes} take={choose} />
     </>
   );
 }

@@ -1,3 +1,5 @@
+"use client";
+import { useState } from "react";
 import { ROLE_LABELS, type Role } from "@/core/catalogue";
 import { doubtsOf, reasonsOf } from "@/core/match/judge";
 import { insteadOf, type Matching, REFER } from "@/core/match/match";
@@ -6,7 +8,7 @@ import { Sign } from "../signs/Sign";
 import { insteadWords, keyOf, refusedOf } from "./picks";
 
 /** What was refused for a link, each with one sentence and what to use instead; nothing is hidden. */
-export function Refused({ role, found, changes }: { role: Role; found: Matching; changes: ReadonlyMap<string, string> }) {
+export function Refused({ role, found, changes, take }: { role: Role; found: Matching; changes: ReadonlyMap<string, string>; take: (key: string, because: string) => void }) {
   const { told, plain } = refusedOf(found, role);
   const instead = insteadOf(role, found.byRole, found.chains);
   const use = instead === REFER ? "No material here does this: refer." : insteadWords(instead);
@@ -33,6 +35,7 @@ export function Refused({ role, found, changes }: { role: Role; found: Matching;
                 {use} {or.join(" ")}
               </b>
               {doubts.length > 0 && <span className="dim"> Not certain: {doubts.join(", ")}.</span>}
+              <TakeAnyway name={judgement.row.name} take={(because) => take(keyOf(judgement), because)} />
             </span>
           </div>
         );
@@ -44,5 +47,21 @@ export function Refused({ role, found, changes }: { role: Role; found: Matching;
         </p>
       )}
     </section>
+  );
+}
+
+/** The restorer may know better: against the rule, with the reason on record. */
+function TakeAnyway({ name, take }: { name: string; take: (because: string) => void }) {
+  const [reason, setReason] = useState("");
+  return (
+    <details className="inline-block pl-2">
+      <summary className="link-btn inline-flex cursor-pointer items-center">Take it all the same</summary>
+      <span className="btn-row">
+        <input className="txt w-[300px]" aria-label={`Why ${name} all the same`} placeholder="why; the record keeps it" value={reason} maxLength={2000} onChange={(event) => setReason(event.target.value)} />
+        <button type="button" className="btn small" disabled={reason.trim() === ""} onClick={() => take(reason.trim())} aria-label={`Take ${name}`}>
+          Take it
+        </button>
+      </span>
+    </details>
   );
 }

@@ -79,12 +79,11 @@ const FIGURES: readonly Figure[] = [
 ];
 
 /** What if it were washed, wider, warmer? Changes the table at once, and never the survey. */
-export function WhatIf({ surveyed, asked, ask }: { surveyed: Asked; asked: Asked; ask: (asked: Asked) => void }) {
-  const changed = asked !== surveyed;
+export function WhatIf({ surveyed, asked, changed, ask }: { surveyed: Asked; asked: Asked; changed: boolean; ask: (asked: Asked | undefined) => void }) {
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const back = () => {
     setTyped({});
-    ask(surveyed);
+    ask(undefined);
   };
   return (
     <details className="what-if" open={changed || undefined}>

@@ -3,7 +3,7 @@ import { useId, useState } from "react";
 import { CLASS_ROWS, materialOf, ROLE_LABELS, type Role } from "@/core/catalogue";
 import type { Facts } from "@/core/match/case";
 import { type Judgement, judge, reasonsOf } from "@/core/match/judge";
-import type { Matching } from "@/core/match/match";
+import { type AtPlaces, factsAt, type Matching } from "@/core/match/match";
 import { useHydrated } from "../forms/hydrated";
 import { Sign } from "../signs/Sign";
 import { ReasonList } from "./ReasonList";
@@ -12,12 +12,12 @@ import { ScoreSum } from "./ScoreSum";
 const WORDS = { fits: "Fits", "fits-if": "Fits if", refused: "Refused" } as const;
 
 /** Takes any class or own jar and lists every rule that spoke for and against it, in every link that it could be. */
-export function WhyNot({ found, facts }: { found: Matching; facts: Facts }) {
+export function WhyNot({ found, facts, places }: { found: Matching; facts: Facts; places: AtPlaces }) {
   const id = useId();
   const hydrated = useHydrated();
   const [asked, setAsked] = useState("");
   const jars = facts.shelf?.jars ?? [];
-  const judged = asked === "" ? [] : judgementsOf(asked, found.roles, facts);
+  const judged = asked === "" ? [] : judgementsOf(asked, found.roles, facts, places);
   return (
     <section aria-label="Why not" className="mt-5">
       <label className="txt-label" htmlFor={id}>
@@ -65,10 +65,10 @@ function rowFor(asked: string, { shelf }: Facts) {
   return row && { row, ...(product ? { product } : {}) };
 }
 
-function judgementsOf(asked: string, roles: readonly Role[], facts: Facts): Judgement[] {
+function judgementsOf(asked: string, roles: readonly Role[], facts: Facts, { at }: AtPlaces): Judgement[] {
   const candidate = rowFor(asked, facts);
   if (!candidate) return [];
-  return roles.filter((role) => candidate.row.roles.includes(role)).map((role) => judge({ ...facts, ...candidate, role }));
+  return roles.filter((role) => candidate.row.roles.includes(role)).map((role) => judge({ ...(at[role] ? factsAt(facts, at[role]) : facts), ...candidate, role }));
 }
 
 /** A material that no link of this chain could be: says what it is for. */

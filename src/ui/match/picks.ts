@@ -1,11 +1,29 @@
 import { type ClassName, classRow, type Role, STANCE_LABELS, type Stance } from "@/core/catalogue";
 import { type Judgement, type Reason, reasonsOf } from "@/core/match/judge";
-import type { Matching } from "@/core/match/match";
-import type { ChainLink } from "@/core/match/match.schema";
+import type { AtPlaces, Matching } from "@/core/match/match";
+import type { ChainLink, MatchInput } from "@/core/match/match.schema";
 import { keyRole } from "@/core/match/roles";
 
 /** What was picked for each role: a class, or a jar by its id. */
 export type Picks = Partial<Record<Role, string>>;
+
+/** Why a link was taken against a refusal, by role. */
+export type Forced = Partial<Record<Role, string>>;
+
+export function forcedOf(chain: readonly ChainLink[]): Forced {
+  return Object.fromEntries(chain.flatMap(({ role, because }) => (because ? [[role, because]] : [])));
+}
+
+/** The places with what a what-if asks in place of what was measured there. */
+export function askedPlaces(places: AtPlaces, surveyed: Asked, asked: Asked): AtPlaces {
+  const changed = (["gap_mm", "depth_mm"] as const).filter((name) => asked.damage[name] !== surveyed.damage[name]);
+  const figures = Object.fromEntries(changed.flatMap((name) => (asked.damage[name] === undefined ? [] : [[name, asked.damage[name]]])));
+  const minutes = asked.working_min === surveyed.working_min ? {} : { working_min: asked.working_min ?? ("none" as const) };
+  const at = Object.entries(places.at).map(([role, facts]) => [role, { ...facts, ...(facts.working_min === "none" ? {} : minutes), damage: { ...facts.damage, ...figures } }]);
+  return { roles: places.roles, at: Object.fromEntries(at) };
+}
+
+type Asked = Omit<MatchInput, "stance">;
 
 /** What tells a candidate from the others of its role. */
 export const keyOf = ({ row, product }: Pick<Judgement, "row" | "product">): string => product?.id ?? row.class;
@@ -31,9 +49,9 @@ export function candidates({ byRole, chains }: Matching, role: Role, picked?: st
   return keyRole([...byRole.keys()]) === role ? listed.sort((a, b) => place(a) - place(b)) : listed;
 }
 
-/** The best chain that keeps to what was picked; where a pick is refused now, the best without it. */
-export function chainFor({ byRole, chains, roles }: Matching, picks: Picks): Judgement[] {
-  const able = (role: Role) => byRole.get(role)?.find((each) => keyOf(each) === picks[role] && each.verdict !== "refused");
+/** The best chain that keeps to what was picked; where a pick is refused now and not taken all the same, the best without it. */
+export function chainFor({ byRole, chains, roles }: Matching, picks: Picks, forced: Forced = {}): Judgement[] {
+  const able = (role: Role) => byRole.get(role)?.find((each) => keyOf(each) === picks[role] && (each.verdict !== "refused" || forced[role] !== undefined));
   const key = keyRole(roles);
   const picked = key && able(key);
   const base =

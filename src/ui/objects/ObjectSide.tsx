@@ -1,7 +1,7 @@
 "use client";
 import Link from "next/link";
 import { stationLabel, substrateRow } from "@/core/catalogue";
-import type { NextAct } from "@/core/plan/nextAct";
+import type { NextAct } from "@/core/views/brief";
 import { useWall } from "../frame/now";
 import type { ObjectItem } from "./ObjectList";
 

@@ -1,6 +1,6 @@
 "use client";
 import type { MaterialClass, PieceKind } from "@/core/catalogue";
-import { judgeDryRun } from "@/core/plan/dryRun";
+import { judgeDryRun } from "@/core/views/dryRun";
 import { CLAMPS, type ClampKind, MOST_CLAMPS } from "@/core/ready/clamps.data";
 import { formatMinutes, inSentence, plain } from "@/core/units";
 import { useKept } from "../forms/kept";
@@ -29,6 +29,7 @@ interface Draft {
 }
 
 interface Props {
+  readonly damage: string;
   readonly kind: PieceKind;
   readonly photograph?: { readonly id: string; readonly caption: string };
   readonly adhesive: MaterialClass;
@@ -40,9 +41,9 @@ interface Props {
 const SIGNS = { fits: "go", tight: "soon", over: "never" } as const satisfies Record<string, SignName>;
 
 /** Assembled without glue: every clamp on the map in its order, two marks across the break, and the minutes against the open time. */
-export function DryRun({ kind, photograph, adhesive, on, temp_C, recorded }: Props) {
+export function DryRun({ damage, kind, photograph, adhesive, on, temp_C, recorded }: Props) {
   const log = useLog();
-  const [{ items, minutes, marks }, keep, forget] = useKept(`dry-run:${log.treatment}`, startOf(recorded));
+  const [{ items, minutes, marks }, keep, forget] = useKept(`dry-run:${log.treatment}:${damage}`, startOf(recorded));
   const change = (to: Partial<Draft>) => keep({ items, minutes, marks, ...to });
   const took = readMinutes(minutes);
   const missing = missingFor(took, marks);
@@ -50,7 +51,7 @@ export function DryRun({ kind, photograph, adhesive, on, temp_C, recorded }: Pro
   const saved = recorded?.minutes === took && recorded?.two_marks === marks && listed(recorded?.items ?? []) === listed(kept);
   const record = async () => {
     if (took === undefined || marks === undefined) return;
-    if (await log.write({ kind: "dry-run", minutes: took, two_marks: marks, items: kept, hands_min: took })) forget();
+    if (await log.write({ kind: "dry-run", damage, minutes: took, two_marks: marks, items: kept, hands_min: took })) forget();
   };
   const add = (kindOf: ClampKind) =>
     change({ items: [...items, { id: (items.at(-1)?.id ?? -1) + 1, kind: kindOf, x: 0.3 + (items.length % 5) * 0.1, y: 0.5 }] });

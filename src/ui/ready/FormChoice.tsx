@@ -5,6 +5,7 @@ import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
 
 interface Props {
+  readonly damage: string;
   readonly facts: FormFacts;
   readonly chosen: string | undefined;
   /** Release agents that suit the chain, best first. */
@@ -12,7 +13,7 @@ interface Props {
 }
 
 /** Dam, card, mould off the twin or free build: what suits the loss, what speaks against it, what it takes. */
-export function FormChoice({ facts, chosen, releases }: Props) {
+export function FormChoice({ damage, facts, chosen, releases }: Props) {
   const log = useLog();
   const forms = formsFor(facts);
   return (
@@ -31,7 +32,7 @@ export function FormChoice({ facts, chosen, releases }: Props) {
                   type="button"
                   className="btn small"
                   disabled={log.busy}
-                  onClick={() => void log.write({ kind: "form-chosen", form: row.form })}
+                  onClick={() => void log.write({ kind: "form-chosen", damage, form: row.form })}
                   aria-label={`Choose: ${row.label}`}
                 >
                   Choose

@@ -12,6 +12,7 @@ import { useLog } from "../treatment/TreatmentLog";
 import { ShardPicture } from "./ShardPicture";
 
 interface Props {
+  readonly damage: string;
   readonly count: number;
   readonly mapped?: DrawnMap;
   readonly kind: PieceKind;
@@ -36,7 +37,7 @@ function TooMany({ count }: { count: number }) {
   return (
     <Sign name="never" wrap>
       An order is worked out for up to {MOST_SHARDS} shards; the survey counts {count}. Sort them into sub-assemblies, rim, wall and foot
-      say, and open a treatment for each: the last one joins them.
+      say, and survey each as a damage of its own: the last one joins them.
     </Sign>
   );
 }
@@ -46,10 +47,10 @@ const VIEWS = [
   ["picture", "On the picture"],
 ] as const;
 
-function ShardMapping({ count, mapped, kind, photograph, joins_a_sitting, between_min }: Props) {
+function ShardMapping({ damage, count, mapped, kind, photograph, joins_a_sitting, between_min }: Props) {
   const log = useLog();
   const recorded = mapped && shardMap(count, mapped);
-  const [kept, keep, forget] = useKept(`shards:${log.treatment}`, recorded ?? shardMap(count));
+  const [kept, keep, forget] = useKept(`shards:${log.treatment}:${damage}`, recorded ?? shardMap(count));
   const map = kept.count === count ? kept : shardMap(count, kept);
   const [view, setView] = useState<"number" | "picture">(map.places ? "picture" : "number");
   const [held, hold] = useState<number>();
@@ -60,6 +61,7 @@ function ShardMapping({ count, mapped, kind, photograph, joins_a_sitting, betwee
   const record = async () => {
     const { touching, rim, places } = map;
     const body = {
+      damage,
       count,
       touching: touching.map(([a, b]): [number, number] => [a, b]),
       rim: [...rim],

@@ -1,18 +1,18 @@
 import Link from "next/link";
 import { earlierGlueRow, type Finish, finishRow, type PieceKind, STANCE_LABELS, type Substrate, substrateRow } from "@/core/catalogue";
-import type { ClosingView } from "@/core/plan/closing";
-import type { UsedRow } from "@/core/plan/review";
-import type { Treatment } from "@/core/record/treatment";
+import { materialTaken, type DamageRecord, type Treatment } from "@/core/record/treatment";
+import type { WorkedDamage } from "@/core/plan/damageContext";
+import type { ClosingView, UsedRow } from "@/core/views/closing";
+import { entryWords } from "@/core/views/entryWords";
 import { CHECK_ROWS } from "@/core/survey/inspection.data";
 import { lossOf } from "@/core/survey/loss";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
-import { optionLabel } from "@/core/survey/options.data";
 import type { Survey } from "@/core/survey/survey.schema";
 import { formatMinutes, type Wall } from "@/core/units";
 import type { PhotographView } from "../stations/Photographs";
 import { ReviewTable } from "../stations/ReviewTable";
+import { Rounds } from "../stations/Rounds";
 import { ConditionMap, type DamageMark } from "../survey/ConditionMap";
-import { entryWords } from "../treatment/entryWords";
 import { PrintButton } from "./PrintButton";
 import "./record.css";
 
@@ -34,7 +34,10 @@ interface Props {
   readonly mapPhotograph?: { readonly id: string; readonly caption: string };
   readonly photographs: readonly PhotographView[];
   readonly closing?: ClosingView;
-  readonly chain: string;
+  /** Each damage as it was planned. */
+  readonly worked: readonly WorkedDamage[];
+  /** Operations in their own words, by id. */
+  readonly names: ReadonlyMap<string, string>;
   readonly used: readonly UsedRow[];
   readonly wall: Wall;
   readonly now: number;
@@ -43,8 +46,7 @@ interface Props {
 const MOMENTS = { before: "Before", during: "During", after: "After" } as const;
 
 /** The treatment record on A4: what was found, chosen, used and done, with photographs, for owner and next restorer. */
-export function RecordSheet({ record, treatment, damages, mapPhotograph, photographs, closing, chain, used, wall, now }: Props) {
-  const survey = treatment.survey?.body.survey;
+export function RecordSheet({ record, treatment, damages, mapPhotograph, photographs, closing, worked, names, used, wall, now }: Props) {
   const stamp = (at: string) => wall.stamp(Date.parse(at));
   return (
     <main className="sheet">
@@ -68,28 +70,13 @@ export function RecordSheet({ record, treatment, damages, mapPhotograph, photogr
         <Fact name="Part">
           {record.part_name}, {substrateRow(record.substrate).label.toLowerCase()}, {finishRow(record.finish).label.toLowerCase()}
         </Fact>
-        {survey && (
-          <Fact name="Damage">
-            {DAMAGE_LABELS[survey.damage.kind]}, {lossOf(survey.damage).size}
-            {survey.found && `. ${survey.found}`}
-          </Fact>
-        )}
-        {survey && <Inspected survey={survey} />}
-        {survey && treatment.decision && (
-          <Fact name="Decided">
-            {optionLabel(survey.damage.kind, treatment.decision.option)}: {treatment.decision.reason}
-          </Fact>
-        )}
-        {treatment.choice && (
-          <Fact name="Chain">
-            {chain} ({STANCE_LABELS[treatment.choice.body.stance].toLowerCase()}
-            {treatment.choice.body.reason && `; done here because: ${treatment.choice.body.reason}`})
-          </Fact>
-        )}
+        {treatment.damages.map((damage, i) => (
+          <DamageFacts key={damage.id} damage={damage} name={treatment.damages.length > 1 ? `Damage ${i + 1}` : "Damage"} worked={worked.find(({ id }) => id === damage.id)} />
+        ))}
         {closing && (
           <Fact name="Time">
             {formatMinutes(closing.hands_min)} hands on, {formatMinutes(closing.elapsed_min)} elapsed; planned{" "}
-            {formatMinutes(closing.planned_min)} hands on (where no minutes were asked for, as planned)
+            {formatMinutes(closing.planned_min[0])} to {formatMinutes(closing.planned_min[1])} hands on
           </Fact>
         )}
         <Fact name="State">
@@ -98,7 +85,7 @@ export function RecordSheet({ record, treatment, damages, mapPhotograph, photogr
       </dl>
       {closing?.closed?.notes && <p className="sheet-notes">{closing.closed.notes}</p>}
       <div className="sheet-map">
-        <ConditionMap kind={record.kind} damages={damages} {...(mapPhotograph ? { photograph: mapPhotograph } : {})} />
+        <ConditionMap kind={record.kind} treatment={record.id} damages={damages} {...(mapPhotograph ? { photograph: mapPhotograph } : {})} />
       </div>
       {photographs.length > 0 && (
         <section className="sheet-photos" aria-label="Photographs">
@@ -116,6 +103,7 @@ export function RecordSheet({ record, treatment, damages, mapPhotograph, photogr
       {closing && (
         <section>
           <ReviewTable review={closing.review} />
+          <Rounds rounds={closing.rounds} against={closing.against} />
         </section>
       )}
       {used.length > 0 && <Used used={used} stamp={stamp} />}
@@ -148,7 +136,7 @@ export function RecordSheet({ record, treatment, damages, mapPhotograph, photogr
             {treatment.entries.map(({ id, at, body }) => (
               <tr key={id}>
                 <td style={{ width: 130 }}>{stamp(at)}</td>
-                <td className="wrap-anywhere">{entryWords(body)}</td>
+                <td className="wrap-anywhere">{entryWords(body, names)}</td>
               </tr>
             ))}
           </tbody>
@@ -159,6 +147,33 @@ export function RecordSheet({ record, treatment, damages, mapPhotograph, photogr
         practice prevail.
       </footer>
     </main>
+  );
+}
+
+/** A damage with what was found, how it is met and why, and with which materials. */
+function DamageFacts({ damage: { survey: surveyed, choice }, name, worked }: { damage: DamageRecord; name: string; worked: WorkedDamage | undefined }) {
+  const { survey, way, title } = surveyed.body;
+  return (
+    <>
+      <Fact name={name}>
+        {title && <b>{title}: </b>}
+        {DAMAGE_LABELS[survey.damage.kind]}, {lossOf(survey.damage).size}
+        {survey.found && `. ${survey.found}`}
+      </Fact>
+      <Inspected survey={survey} />
+      {worked && (
+        <Fact name="Way">
+          {worked.way.label}
+          {way ? `: ${way.reason}` : worked.because ? `: ${worked.because}` : ""}
+        </Fact>
+      )}
+      {choice && (
+        <Fact name="Materials">
+          {choice.body.chain.map((link) => `${materialTaken(link).name}${link.because ? ` (against the rules: ${link.because})` : ""}`).join(" → ")} ({STANCE_LABELS[choice.body.stance].toLowerCase()}
+          {choice.body.reason && `; done here because: ${choice.body.reason}`})
+        </Fact>
+      )}
+    </>
   );
 }
 
@@ -182,16 +197,18 @@ function Used({ used, stamp }: { used: readonly UsedRow[]; stamp: (at: string) =
             <th>For</th>
             <th>When</th>
             <th>Weighed</th>
+            <th>Lot</th>
             <th>Climate</th>
           </tr>
         </thead>
         <tbody>
           {used.map((row) => (
-            <tr key={row.what + row.at}>
+            <tr key={row.key}>
               <td>{row.material}</td>
               <td>{row.what}</td>
               <td>{stamp(row.at)}</td>
               <td>{row.parts || "–"}</td>
+              <td>{row.lot || "–"}</td>
               <td>{row.climate}</td>
             </tr>
           ))}

@@ -2,7 +2,7 @@
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { Station } from "@/core/catalogue";
-import type { RouteStop } from "@/core/plan/route";
+import type { RouteStop } from "@/core/views/route";
 import { useShortcut } from "../frame/keys";
 
 /** The way of a treatment, edge to edge: walked, now, to come, with the waits between. */
@@ -16,6 +16,7 @@ export function Route({ treatment, stops, here }: { treatment: string; stops: re
   useShortcut("[", () => go(index - 1));
   useShortcut("]", () => go(index + 1));
   const now = stops.findIndex(({ status }) => status === "now");
+  const several = stops.reduce((sum, { tokens }) => sum + tokens.length, 0) > 1;
   const walkedTo = now < 0 ? 100 : ((now + 0.5) / stops.length) * 100;
   return (
     <nav className="route" aria-label="Route of this treatment">
@@ -35,11 +36,21 @@ export function Route({ treatment, stops, here }: { treatment: string; stops: re
             </span>
           )}
           {stop.loop && (
-            <span className="stop-loop">
-              <b>×{stop.loop}</b>
+            <span className="stop-loop" title={stop.loop.words}>
+              <span className="one-line">↺ {stop.loop.words}</span>
             </span>
           )}
           <Disc status={stop.status} behind={now < 0 || i < now} />
+          {several && (
+            <span className="stop-tokens">
+              {stop.tokens.map(({ number, damage, waits, round }) => (
+                <span key={damage} className={`tok small ${waits ? "waits" : ""}`}>
+                  <span className="visually-hidden">{`damage ${number} stands here${waits ? ", waiting" : ""}${round ? `, round ${round}` : ""}`}</span>
+                  <span aria-hidden="true">{number}</span>
+                </span>
+              ))}
+            </span>
+          )}
           <span className="stop-name">{stop.label}</span>
           <span className="stop-sub one-line">
             <span className="visually-hidden">{WORDS[stop.status]}. </span>

@@ -1,8 +1,7 @@
 "use client";
 import Link from "next/link";
-import type { Station } from "@/core/catalogue";
-import type { ActBrief } from "@/core/plan/nextAct";
-import { byRank, type Plate, plateOf } from "@/core/plan/shelf";
+import type { ActBrief } from "@/core/views/brief";
+import { byRank, type Plate, platesOf } from "@/core/views/shelf";
 import { counted, inSentence } from "@/core/units";
 import { useNow, useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
@@ -22,8 +21,6 @@ const MOST_NARROW = 4;
 interface Shown {
   readonly item: ShelfItem;
   readonly plate: Plate;
-  readonly station: Station;
-  readonly material: string;
 }
 
 /** Every running cure, on every page: what may be touched, what not, until when. */
@@ -31,25 +28,21 @@ export function Shelf({ items }: { items: readonly ShelfItem[] }) {
   const now = useNow();
   const wall = useWall();
   const shown = items
-    .flatMap((item): Shown[] => {
-      const plate = plateOf(item.brief, now, wall);
-      const clock = item.brief.clock;
-      return plate && clock ? [{ item, plate, station: clock.station, material: clock.cure.material }] : [];
-    })
+    .flatMap((item) => platesOf(item.brief, now, wall).map((plate): Shown => ({ item, plate })))
     .sort((a, b) => byRank(a.plate, b.plate));
   return (
     <>
       <aside className="shelf no-print" aria-label="Shelf">
         <div className="shelf-label">
           <b>Shelf</b>
-          {counted(shown.length, "piece")}
+          {counted(shown.length, "clock")}
         </div>
         {shown.length === 0 ? (
           <p className="shelf-empty">Nothing is curing. A batch you mix stands here with its times, on every page.</p>
         ) : (
           <div className={`plates ${shown.length >= TIGHT_FROM ? "tight" : ""}`}>
             {shown.slice(0, shown.length > MOST_PLATES ? MOST_PLATES - 1 : MOST_PLATES).map((each, i) => (
-              <PlateView key={each.item.id} {...each} narrow={i >= MOST_NARROW} />
+              <PlateView key={`${each.item.id} ${each.plate.key}`} {...each} narrow={i >= MOST_NARROW} />
             ))}
             <More count={shown.length - MOST_PLATES + 1} when={shown.length > MOST_PLATES} wide />
             <More count={shown.length - MOST_NARROW} when={shown.length > MOST_NARROW} />
@@ -66,16 +59,16 @@ export function Shelf({ items }: { items: readonly ShelfItem[] }) {
   );
 }
 
-function PlateView({ item, plate, station, material, narrow }: Shown & { narrow: boolean }) {
+function PlateView({ item, plate, narrow }: Shown & { narrow: boolean }) {
   return (
     <Link
-      href={`/treatments/${item.id}/${station}`}
+      href={`/treatments/${item.id}/${plate.station}#${plate.key}`}
       className={`plate ${plate.sign} ${narrow ? "max-[1100px]:hidden" : ""}`}
       title={`${item.piece}, ${item.title}`}
     >
       <span className="plate-row">
         <span className="plate-name one-line">{item.piece}</span>
-        <span className="plate-material one-line">{inSentence(material)}</span>
+        <span className="plate-material one-line">{inSentence(plate.material)}</span>
       </span>
       <span className="plate-row">
         <Sign name={plate.sign}>{plate.word}</Sign>
@@ -102,7 +95,7 @@ function More({ count, when, wide = false }: { count: number; when: boolean; wid
 function ShelfLine({ shown }: { shown: readonly Shown[] }) {
   const first = shown[0];
   return (
-    <Link href="/objects" className="shelf-line no-print" aria-label={`Shelf, ${shown.length} pieces`}>
+    <Link href="/objects" className="shelf-line no-print" aria-label={`Shelf, ${counted(shown.length, "clock")}`}>
       <b>Shelf {shown.length}</b>
       <span className="one-line">{first ? `${first.item.piece}: ${first.plate.until}` : "nothing is curing"}</span>
       {first && <Sign name={first.plate.sign}>{first.plate.left}</Sign>}

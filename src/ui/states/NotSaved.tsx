@@ -3,7 +3,7 @@ import type { Problem } from "@/core/problem";
 import type { EventBody } from "@/core/record/events.schema";
 import { isPassing } from "../forms/send";
 import { Sign } from "../signs/Sign";
-import { entryWords } from "../treatment/entryWords";
+import { entryWords } from "@/core/views/entryWords";
 
 interface Props {
   readonly problem: Problem;

@@ -2,15 +2,16 @@
 import { useState } from "react";
 import { useForm } from "react-hook-form";
 import type { OwnerLine } from "@/core/close/ownerDates";
-import type { ClosingView } from "@/core/plan/closing";
-import { PLANNED_MIN } from "@/core/plan/planned.data";
-import { formatMinutes } from "@/core/units";
+import type { ClosingView } from "@/core/views/closing";
+import type { Range } from "@/core/catalogue";
+import { figure, formatMinutes } from "@/core/units";
 import { useDraft } from "../forms/draft";
 import { fieldOf } from "../forms/send";
 import { TextField } from "../forms/TextField";
 import { useNow, useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
+import { Rounds } from "./Rounds";
 import { Photographs, type PhotographView } from "./Photographs";
 import { ReviewTable } from "./ReviewTable";
 
@@ -18,6 +19,9 @@ interface Props extends ClosingView {
   readonly treatment: string;
   readonly photographs: readonly PhotographView[];
 }
+
+/** What signing takes of a bench hour, min; a working figure, corrected in the record. */
+const SIGN_MIN = 5;
 
 /** Close: last look, planned against done, the owner's dates, sign. */
 export function CloseStation(props: Props) {
@@ -31,6 +35,7 @@ export function CloseStation(props: Props) {
       </section>
       <section>
         <ReviewTable review={review} />
+        <Rounds rounds={props.rounds} against={props.against} />
         <div className="mt-4">
           <h2 className="pb-2">Take the record with you</h2>
           <div className="grid grid-cols-2 gap-3">
@@ -48,30 +53,37 @@ export function CloseStation(props: Props) {
             </a>
           </div>
         </div>
-        {closed ? <Closed {...closed} /> : <SignForm treatment={treatment} open={props.open} steps={props.steps} />}
+        {closed ? <Closed {...closed} /> : <SignForm treatment={treatment} open={props.open} operations={props.operations} />}
       </section>
     </div>
   );
 }
 
-function againstPlan(over: number, planned_min: number): string {
-  if (Math.round(over) === 0) return `as planned, ${formatMinutes(planned_min)}`;
-  return `${formatMinutes(Math.abs(over))} ${over > 0 ? "over" : "under"} the plan of ${formatMinutes(planned_min)}`;
+function againstPlan(hands: number, [low, high]: Range): string {
+  const plan = `the plan of ${formatMinutes(low)} to ${formatMinutes(high)}`;
+  if (hands < low) return `${formatMinutes(low - hands)} under ${plan}`;
+  return hands > high ? `${formatMinutes(hands - high)} over ${plan}` : `within ${plan}`;
 }
 
-function Times({ hands_min, planned_min, elapsed_min }: Props) {
-  const over = hands_min - planned_min;
-  const against = planned_min > 0 ? againstPlan(over, planned_min) : "nothing was planned";
+function Times({ hands_min, planned_min, elapsed_min, planned_elapsed_min, cost_eur }: Props) {
+  const against = againstPlan(hands_min, planned_min);
   return (
     <div className="rule mt-4 flex flex-wrap gap-x-10 gap-y-2 pt-3">
       <div>
         <p className="big-figure">{formatMinutes(hands_min)}</p>
         <p className="dim">your hands, {against}</p>
-        <p className="sub">Survey, Match, mixing, clamping, trimming, coats and signing count as planned; the rest as you wrote it</p>
       </div>
       <div>
         <p className="big-figure">{formatMinutes(elapsed_min)}</p>
-        <p className="dim">on the clock, nights and weekends counted</p>
+        <p className="dim">
+          on the clock, nights and weekends counted; planned {formatMinutes(planned_elapsed_min[0])} to {formatMinutes(planned_elapsed_min[1])}
+        </p>
+      </div>
+      <div>
+        <p className="big-figure">
+          {figure(cost_eur[0], 2)} to {figure(cost_eur[1], 2)} €
+        </p>
+        <p className="dim">of material, from catalogue or own prices</p>
       </div>
     </div>
   );
@@ -99,7 +111,7 @@ function Owner({ owner, full_at }: Props) {
   );
 }
 
-function SignForm({ treatment, open, steps }: Pick<Props, "treatment" | "open" | "steps">) {
+function SignForm({ treatment, open, operations }: Pick<Props, "treatment" | "open" | "operations">) {
   const log = useLog();
   const form = useForm({ defaultValues: { notes: "", signed_by: "" } });
   const draft = useDraft(`close:${treatment}`, form);
@@ -108,7 +120,7 @@ function SignForm({ treatment, open, steps }: Pick<Props, "treatment" | "open" |
   const submit = form.handleSubmit(async ({ notes, signed_by }) => {
     setError(signed_by.trim() === "" ? "Write your name or initial: the record is signed." : undefined);
     if (signed_by.trim() === "") return;
-    const signed = { notes: notes.trim(), signed_by: signed_by.trim(), hands_min: PLANNED_MIN.close, steps: [...steps] };
+    const signed = { notes: notes.trim(), signed_by: signed_by.trim(), hands_min: SIGN_MIN, operations: [...operations] };
     if (await log.write({ kind: "closed", ...signed })) draft.clear();
   });
   return (

@@ -1,5 +1,5 @@
 import { Fragment } from "react";
-import type { ReviewRow } from "@/core/plan/review";
+import type { ReviewRow } from "@/core/views/closing";
 import { formatMinutes } from "@/core/units";
 import { Sign } from "../signs/Sign";
 
@@ -20,8 +20,8 @@ export function ReviewTable({ review }: { review: readonly ReviewRow[] }) {
             <th>Station</th>
             <th className="num">Time, plan</th>
             <th className="num">done</th>
-            <th>Figure, plan</th>
-            <th>done</th>
+            <th className="num">Acts, plan</th>
+            <th className="num">done</th>
             <th>Against the plan</th>
           </tr>
         </thead>
@@ -32,23 +32,24 @@ export function ReviewTable({ review }: { review: readonly ReviewRow[] }) {
                 <td>
                   <b>{row.label}</b>
                 </td>
-                <td className="num">{formatMinutes(row.planned_min)}</td>
+                <td className="num">{row.planned === 0 ? "–" : `${formatMinutes(row.planned_min[0])} to ${formatMinutes(row.planned_min[1])}`}</td>
                 <td className="num">
                   <b>{formatMinutes(row.done_min)}</b>
                 </td>
-                <td>{row.planned}</td>
-                <td>
-                  <b>{row.done}</b>
+                <td className="num">{row.planned === 0 ? "–" : row.planned}</td>
+                <td className="num">
+                  <b>{row.planned === 0 ? "–" : row.done}</b>
+                  {row.skipped > 0 && <span className="sub"> {row.skipped} left out</span>}
                 </td>
                 <td>{row.changed ? <Sign name="to-come">changed</Sign> : <Sign name="done">as planned</Sign>}</td>
               </tr>
-              {row.why !== "" && (
-                <tr>
+              {row.why.map((why, i) => (
+                <tr key={`${row.station} ${i + 1} ${why}`}>
                   <td colSpan={6} className="wrap-anywhere">
-                    <b>Why:</b> {row.why}
+                    <b>Why:</b> {why}
                   </td>
                 </tr>
-              )}
+              ))}
             </Fragment>
           ))}
         </tbody>

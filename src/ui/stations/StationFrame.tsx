@@ -1,7 +1,9 @@
+import Link from "next/link";
 import type { ReactNode } from "react";
 import { type PieceKind, type Station, type Substrate, substrateRow } from "@/core/catalogue";
-import type { RouteStop } from "@/core/plan/route";
+import type { RouteStop } from "@/core/views/route";
 import { Route } from "../route/Route";
+import { Sign } from "../signs/Sign";
 import { PieceIcon } from "../signs/PieceIcon";
 import { TreatmentLog } from "../treatment/TreatmentLog";
 import { TreatmentMenu } from "../treatment/TreatmentMenu";
@@ -17,6 +19,11 @@ export interface TreatmentHead {
   readonly substrate: Substrate;
   /** `34 × 11 × 6 mm` */
   readonly size: string;
+  /** A damage is surveyed and the record is open: a further one may be added. */
+  readonly settled: boolean;
+  readonly next_damage: string;
+  /** Why its plan can't be worked out. */
+  readonly broken?: string;
 }
 
 /** Head, route and log around a station's own work. */
@@ -43,13 +50,25 @@ export function StationFrame({
         </h1>
         <span className="inv one-line">{facts}</span>
         <div className="thead-right">
+          {head.settled && (
+            <Link className="btn small" href={`/treatments/${head.id}/survey?damage=${head.next_damage}`}>
+              Another damage
+            </Link>
+          )}
           {right}
           <TreatmentMenu id={head.id} pieceId={head.piece_id} title={head.title} />
         </div>
       </div>
       <Route treatment={head.id} stops={stops} here={here} />
       <div className="station">
-        <div className="station-body">{children}</div>
+        <div className="station-body">
+          {head.broken && (
+            <Sign name="never" className="pb-2" wrap>
+              The plan can’t be worked out: {head.broken} Nothing on record is lost; correct the survey or the materials.
+            </Sign>
+          )}
+          {children}
+        </div>
       </div>
     </TreatmentLog>
   );

@@ -9,7 +9,8 @@ import { useLog } from "../treatment/TreatmentLog";
 import { at, HIGH, MovableMark, type Place } from "./MovableMark";
 
 export interface DamageMark {
-  readonly id: string;
+  readonly treatment: string;
+  readonly damage: string;
   readonly title: string;
   readonly part: string;
   readonly size: string;
@@ -21,9 +22,9 @@ interface Props {
   readonly kind: PieceKind;
   readonly damages: readonly DamageMark[];
   readonly photograph?: { readonly id: string; readonly caption: string };
-  /** Where a further damage is entered; absent = not from here. */
-  readonly piece?: string;
-  /** The treatment whose own mark may be moved here; absent = nothing moves. */
+  /** The treatment whose damages are numbered; those of others wear letters. */
+  readonly treatment: string;
+  /** The damage whose own mark may be moved here; absent = nothing moves. */
   readonly own?: string;
 }
 
@@ -31,7 +32,9 @@ interface Props {
 const unplaced = (i: number): Place => ({ x: Math.min(0.06 + i * 0.1, 0.94), y: 0.94 });
 
 /** Where the damages are: numbered marks on the photograph or a plain outline; marks stay where they are when the two are swapped. */
-export function ConditionMap({ kind, damages, photograph, own, piece }: Props) {
+export function ConditionMap({ kind, damages, photograph, own, treatment }: Props) {
+  const labels = labelsOf(damages, treatment);
+  const isOwn = (each: DamageMark) => each.treatment === treatment && each.damage === own;
   const [face, setFace] = useState<"photograph" | "outline">(photograph ? "photograph" : "outline");
   const shown = photograph && face === "photograph" ? photograph : undefined;
   return (
@@ -53,27 +56,21 @@ export function ConditionMap({ kind, damages, photograph, own, piece }: Props) {
       <div className="map">
         {shown ? <img src={`/api/photographs/${shown.id}`} alt={shown.caption || "the piece"} /> : <PieceIcon kind={kind} size={250} />}
         {damages.map((damage, i) =>
-          damage.id === own ? (
-            <OwnMark
-              key={damage.id}
-              number={i + 1}
-              title={damage.title}
-              place={damage.mark ?? unplaced(i)}
-              placed={damage.mark !== undefined}
-            />
+          isOwn(damage) ? (
+            <OwnMark key={keyOf(damage)} damage={damage.damage} label={labels[i] ?? ""} title={damage.title} place={damage.mark ?? unplaced(i)} placed={damage.mark !== undefined} />
           ) : (
-            <Mark key={damage.id} number={i + 1} place={damage.mark ?? unplaced(i)} />
+            <Mark key={keyOf(damage)} label={labels[i] ?? ""} place={damage.mark ?? unplaced(i)} />
           ),
         )}
       </div>
       <ol className="map-list">
         {damages.map((damage, i) => (
-          <li key={damage.id} className={damage.id === own ? "here" : ""}>
-            <span className={`map-no ${damage.id === own ? "own" : ""}`}>{i + 1}</span>
-            {damage.id === own ? (
+          <li key={keyOf(damage)} className={isOwn(damage) ? "here" : ""}>
+            <span className={`map-no ${isOwn(damage) ? "own" : ""}`}>{labels[i]}</span>
+            {isOwn(damage) ? (
               <b className="clamp-3">{damage.title}</b>
             ) : (
-              <Link className="link clamp-3" href={`/treatments/${damage.id}/survey`}>
+              <Link className="link clamp-3" href={`/treatments/${damage.treatment}/survey?damage=${damage.damage}`}>
                 {damage.title}
               </Link>
             )}
@@ -83,31 +80,34 @@ export function ConditionMap({ kind, damages, photograph, own, piece }: Props) {
           </li>
         ))}
       </ol>
-      {piece && (
-        <Link className="link-btn inline-flex items-center" href={`/objects/${piece}`}>
-          Add another damage
-        </Link>
-      )}
     </section>
   );
 }
 
-function Mark({ number, place }: { number: number; place: Place }) {
+const keyOf = ({ treatment, damage }: DamageMark) => `${treatment} ${damage}`;
+
+/** Numbers within the treatment, as its tokens wear them; letters for damages of other treatments. */
+function labelsOf(damages: readonly DamageMark[], treatment: string): string[] {
+  const nth = (each: DamageMark, same: boolean) => damages.filter((other) => (other.treatment === treatment) === same).indexOf(each);
+  return damages.map((each) => (each.treatment === treatment ? String(nth(each, true) + 1) : String.fromCharCode(97 + (nth(each, false) % 26))));
+}
+
+function Mark({ label, place }: { label: string; place: Place }) {
   return (
     <span className={`map-mark ${place.y < HIGH ? "low" : ""}`} style={at(place)}>
       <span className="map-dot" />
-      <span className="map-no">{number}</span>
+      <span className="map-no">{label}</span>
     </span>
   );
 }
 
 /** The mark of this damage; where it is put goes into the treatment's log. */
-function OwnMark({ number, title, place, placed }: { number: number; title: string; place: Place; placed: boolean }) {
+function OwnMark({ damage, label, title, place, placed }: { damage: string; label: string; title: string; place: Place; placed: boolean }) {
   const log = useLog();
   return (
     <>
-      <MovableMark number={number} title={title} place={place} busy={log.busy} put={(to) => log.write({ kind: "marked", ...to })} />
-      {!placed && <span className="map-hint">Drag mark {number} to the damage</span>}
+      <MovableMark number={label} title={title} place={place} busy={log.busy} put={(to) => log.write({ kind: "marked", damage, ...to })} />
+      {!placed && <span className="map-hint">Drag mark {label} to the damage</span>}
     </>
   );
 }

@@ -66,18 +66,60 @@ function MeasureField({ measure, form, values, errors }: SurveyPart & { measure:
     case "choice":
       return (
         <div className="pb-1">
-          <p className="sub">{label}</p>
+          <p className="sub">
+            {asked}; {hint}
+          </p>
           <Segmented
             label={label}
-            value={value === "" ? (measure.options[0]?.[0] ?? "") : value}
+            value={value}
             options={measure.options}
             onChange={set}
           />
+          <FieldError id={`${name}-wrong`}>{error}</FieldError>
         </div>
       );
+    case "list":
+      return <ListField measure={measure} form={form} values={values} errors={errors} />;
     case "length":
       return <LengthField name={name} label={asked} value={value} onChange={set} error={error} hint={hint} />;
     default:
       return <NumberField name={name} label={asked} unit={measure.unit} value={value} onChange={set} error={error} note={hint} />;
   }
+}
+
+/** Losses of one kind, a row of lengths for each; an empty row counts for nothing. */
+function ListField({ measure: { name, label, hint, most, of }, form, values, errors }: SurveyPart & { measure: Extract<Measure, { type: "list" }> }) {
+  const rows = values.lists[name] ?? [];
+  const set = (next: ReadonlyArray<Record<string, string>>) => form.setValue(`lists.${name}`, [...next]);
+  return (
+    <fieldset className="pb-1">
+      <legend className="sub">
+        {label} (if any); {hint}
+      </legend>
+      {rows.map((row, i) => (
+        // a row has no name but its place in the list
+        <div key={`${name}-${i + 1}`} className="grid gap-1 border-b border-ash-deep py-1">
+          {of.map((each) => (
+            <LengthField
+              key={each.name}
+              name={`${name}.${i}.${each.name}`}
+              label={`${i + 1}. ${each.label}`}
+              value={row[each.name] ?? ""}
+              onChange={(text) => set(rows.map((other, j) => (j === i ? { ...other, [each.name]: text } : other)))}
+              error={errors[`${name}.${i}.${each.name}`]}
+              hint={each.hint}
+            />
+          ))}
+          <button type="button" className="link-btn justify-self-end" onClick={() => set(rows.filter((_, j) => j !== i))}>
+            Remove {i + 1}
+          </button>
+        </div>
+      ))}
+      {rows.length < most && (
+        <button type="button" className="btn small mt-1" onClick={() => set([...rows, {}])}>
+          Add one
+        </button>
+      )}
+    </fieldset>
+  );
 }

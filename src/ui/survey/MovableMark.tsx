@@ -22,7 +22,7 @@ export const at = ({ x, y }: Place) => ({ left: `${x * 100}%`, top: `${y * 100}%
 const DRAG_FROM_PX = 6;
 
 interface Props {
-  readonly number: number;
+  readonly number: number | string;
   readonly title: string;
   readonly place: Place;
   readonly busy: boolean;

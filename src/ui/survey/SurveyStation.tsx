@@ -3,15 +3,16 @@ import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
 import { type Finish, finishRow, type PieceKind, type Stance, type Substrate, substrateRow } from "@/core/catalogue";
-import { PLANNED_MIN } from "@/core/plan/planned.data";
-import type { Decision } from "@/core/record/events.schema";
+import type { BodyOf } from "@/core/record/events.schema";
 import { lossOf } from "@/core/survey/loss";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
-import { OPTIONS, optionRow } from "@/core/survey/options.data";
+import { wayRow } from "@/core/survey/ways";
 import { sketchOf } from "@/core/survey/sketch";
 import type { Survey } from "@/core/survey/survey.schema";
 import { figure } from "@/core/units";
 import { useDraft } from "../forms/draft";
+import { FieldError } from "../forms/FieldError";
+import { useKept } from "../forms/kept";
 import { fieldOf } from "../forms/send";
 import { TextField } from "../forms/TextField";
 import { Photographs, type PhotographView } from "../stations/Photographs";
@@ -20,53 +21,73 @@ import { Inspection, Use } from "./Answers";
 import { ConditionMap, type DamageMark } from "./ConditionMap";
 import { KindField, MeasureFields } from "./DamageFields";
 import { Sketch } from "./Sketch";
-import { drawable, EMPTY_SURVEY, type FormErrors, type ReadSurvey, readSurvey, type SurveyForm, surveyForm } from "./surveyForm";
+import { drawable, EMPTY_SURVEY, type FormErrors, type ReadSurvey, readSurvey, type SurveyForm, sharedForm, surveyForm } from "./surveyForm";
 import { Tells } from "./Tells";
 import { useWays } from "./useWays";
 import { Ways } from "./Ways";
 
 interface Props {
   readonly treatment: string;
+  /** Which damage of the treatment; `first` = the one that it began with. */
+  readonly damage: string;
+  readonly first: boolean;
   readonly piece: { readonly kind: PieceKind; readonly substrate: Substrate; readonly finish: Finish };
   readonly part: string;
-  readonly piece_id: string;
+  readonly part_id: string;
+  readonly parts: ReadonlyArray<{ readonly id: string; readonly name: string; readonly substrate: Substrate; readonly finish: Finish }>;
+  readonly title?: string;
+  /** What the first survey answered of the whole piece. */
+  readonly shared?: Survey;
   readonly stance: Stance;
   readonly survey?: Survey;
   readonly surveyEntry?: string;
-  readonly decision?: Decision;
+  readonly way?: Way;
   readonly damages: readonly DamageMark[];
   readonly mapPhotograph?: { readonly id: string; readonly caption: string };
   readonly photographs: readonly PhotographView[];
 }
 
+type Way = NonNullable<BodyOf<"surveyed">["way"]>;
+
+/** What a survey takes of a bench hour, min; a working figure, corrected in the record. */
+const SURVEY_MIN = 15;
+
 const FORM_ID = "survey-form";
 
 /** Survey: where the damage is, what is wrong with measurements, how the piece is used, what was seen, and how to meet it. */
 export function SurveyStation(props: Props) {
-  const { treatment, piece, part, stance, survey, surveyEntry, decision, damages, mapPhotograph, photographs } = props;
+  const { treatment, damage, first, parts, stance, survey, surveyEntry, way, shared, damages, mapPhotograph, photographs } = props;
   const router = useRouter();
   const log = useLog();
-  const form = useForm<SurveyForm>({ defaultValues: survey ? surveyForm(survey, decision) : EMPTY_SURVEY });
-  const draft = useDraft(`survey:${treatment}`, form);
+  const form = useForm<SurveyForm>({ defaultValues: survey ? surveyForm(survey, way) : shared ? sharedForm(shared) : EMPTY_SURVEY });
+  const draft = useDraft(`survey:${treatment}:${damage}`, form);
   const [errors, setErrors] = useState<FormErrors>({});
   const values = form.watch();
   const told: FormErrors = { ...Object.fromEntries(log.errors.map((error) => [fieldOf(error), error.message])), ...errors };
-  const ways = useWays(treatment, values, stance);
+  const [title, keepTitle, forgetTitle] = useKept(`survey-title:${treatment}:${damage}`, props.title ?? "");
+  const [part_id, keepPart, forgetPart] = useKept(`survey-part:${treatment}:${damage}`, props.part_id);
+  const chosenPart = parts.find(({ id }) => id === part_id);
+  const part = chosenPart?.name ?? props.part;
+  const piece = { ...props.piece, ...(chosenPart ? { substrate: chosenPart.substrate, finish: chosenPart.finish } : {}) };
+  const ways = useWays(treatment, values, stance, part_id);
   const [on, finish] = [substrateRow(piece.substrate), finishRow(piece.finish)];
   const save = async () => {
     const typed = form.getValues();
     const read = readSurvey(typed);
-    const decision = decisionOf(typed, read);
-    const wrong = errorsIn(read, decision);
+    const unasked = ways.ways.find(({ preselected }) => preselected)?.way;
+    const taken = wayOf(typed, unasked);
+    const wrong = { ...errorsIn(read, taken), ...(first || title.trim() !== "" ? {} : { title: "Name it, so that it can be told from the others." }) };
     setErrors(wrong);
     if (!read.ok || Object.keys(wrong).length > 0) {
       requestAnimationFrame(() => document.querySelector<HTMLElement>("[aria-invalid=true]")?.focus());
       return;
     }
-    const body = { kind: "surveyed", survey: read.survey, hands_min: PLANNED_MIN.survey, ...(decision ? { decision } : {}) } as const;
+    const body = { kind: "surveyed", damage, part: part_id, ...(title.trim() === "" ? {} : { title: title.trim() }), survey: read.survey, hands_min: SURVEY_MIN, ...(taken ? { way: taken } : {}) } as const;
     if (!(await log.write(body, surveyEntry ? { corrects: surveyEntry } : {}))) return;
     draft.clear();
-    router.push(`/treatments/${treatment}/${decision && !decision.damage ? "ready" : "match"}`);
+    forgetTitle();
+    forgetPart();
+    router.push(`/treatments/${treatment}/match?damage=${damage}`);
   };
   const part_ = { form, values, errors: told };
   return (
@@ -83,8 +104,8 @@ export function SurveyStation(props: Props) {
           <ConditionMap
             kind={piece.kind}
             damages={damages}
-            own={treatment}
-            piece={props.piece_id}
+            treatment={treatment}
+            own={damage}
             {...(mapPhotograph ? { photograph: mapPhotograph } : {})}
           />
           <Photographs treatment={treatment} photographs={photographs} moment="before" />
@@ -92,6 +113,7 @@ export function SurveyStation(props: Props) {
         <div>
           <div className="survey-damage">
             <div>
+              {!first && <Which title={title} setTitle={keepTitle} error={errors.title} parts={parts} part={part_id} setPart={keepPart} />}
               <KindField {...part_} />
               <Drawing values={values} substrate={piece.substrate} finish={piece.finish} part={part} />
             </div>
@@ -117,15 +139,48 @@ export function SurveyStation(props: Props) {
   );
 }
 
-function errorsIn(read: ReadSurvey, decision: Decision | undefined): FormErrors {
-  return { ...(read.ok ? {} : read.errors), ...(decision?.reason === "" ? { option_reason: "Say why, in a few words." } : {}) };
+function errorsIn(read: ReadSurvey, way: Way | undefined): FormErrors {
+  return { ...(read.ok ? {} : read.errors), ...(way?.reason === "" ? { way_reason: "Say why, in a few words." } : {}) };
 }
 
-/** What was chosen in place of the first way; undefined = the first. What is then treated follows from what is typed now. */
-function decisionOf({ kind, option, option_reason }: SurveyForm, read: ReadSurvey): Decision | undefined {
-  if (kind === "" || !read.ok || option === "" || option === OPTIONS[kind][0]?.option) return undefined;
-  const damage = optionRow(kind, option)?.as?.(read.survey.damage);
-  return { option, reason: option_reason.trim(), ...(damage ? { damage } : {}) };
+/** What was chosen in place of the way that is taken unasked; undefined = that one. */
+function wayOf({ kind, way, way_reason }: SurveyForm, unasked: string | undefined): Way | undefined {
+  if (kind === "" || way === "" || way === unasked || wayRow(kind, way) === undefined) return undefined;
+  return { way, reason: way_reason.trim() };
+}
+
+interface WhichProps {
+  readonly title: string;
+  readonly setTitle: (title: string) => void;
+  readonly error: string | undefined;
+  readonly parts: Props["parts"];
+  readonly part: string;
+  readonly setPart: (part: string) => void;
+}
+
+/** A further damage has a name of its own, and may be on another part of the piece. */
+function Which({ title, setTitle, error, parts, part, setPart }: WhichProps) {
+  return (
+    <div className="grid gap-2 pb-2">
+      <label className="txt-label">
+        What this damage is called
+        <input className={`txt ${error ? "wrong" : ""}`} value={title} maxLength={200} aria-invalid={error ? true : undefined} onChange={(event) => setTitle(event.target.value)} />
+        <FieldError id="damage-title-wrong">{error}</FieldError>
+      </label>
+      {parts.length > 1 && (
+        <label className="txt-label">
+          On which part
+          <select className="txt" value={part} onChange={(event) => setPart(event.target.value)}>
+            {parts.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+    </div>
+  );
 }
 
 /** The main action of Survey; it stands in the head, always in sight. */

@@ -1,7 +1,7 @@
 import type { DamageKind, EarlierGlue } from "@/core/catalogue";
 import type { Check, Limit } from "@/core/survey/inspection.data";
 import { type Damage, MEASURES, type Measure } from "@/core/survey/measures.data";
-import type { Service, Survey } from "@/core/survey/survey.schema";
+import { lacksSection, type Service, type Survey } from "@/core/survey/survey.schema";
 import { parseLength, plain } from "@/core/units";
 import { parseNumber } from "../forms/parse";
 
@@ -11,6 +11,8 @@ export interface SurveyForm {
   /** Measures by name; lengths, counts and choices as text. */
   readonly measures: Record<string, string>;
   readonly yesno: Record<string, boolean | undefined>;
+  /** Several losses of one kind, each with its own lengths. */
+  readonly lists: Record<string, ReadonlyArray<Record<string, string>>>;
   readonly service: Record<string, boolean | undefined>;
   readonly heat_C: string;
   readonly working_min: string;
@@ -19,15 +21,16 @@ export interface SurveyForm {
   readonly earlier_glue: EarlierGlue | "";
   readonly limits: Partial<Record<Limit, boolean | undefined>>;
   readonly found: string;
-  /** The way it is met; empty = the first. */
-  readonly option: string;
-  readonly option_reason: string;
+  /** The way it is met; empty = the one that is taken unasked. */
+  readonly way: string;
+  readonly way_reason: string;
 }
 
 export const EMPTY_SURVEY: SurveyForm = {
   kind: "",
   measures: {},
   yesno: {},
+  lists: {},
   service: {},
   heat_C: "",
   working_min: "",
@@ -36,8 +39,8 @@ export const EMPTY_SURVEY: SurveyForm = {
   earlier_glue: "",
   limits: {},
   found: "",
-  option: "",
-  option_reason: "",
+  way: "",
+  way_reason: "",
 };
 
 export type FormErrors = Readonly<Record<string, string>>;
@@ -46,16 +49,17 @@ export type ReadSurvey = { readonly ok: true; readonly survey: Survey } | { read
 /** A survey on record, as a form to go on from. */
 export function surveyForm(
   { damage, service, working_min, finish_survives, inspected, earlier_glue, limits, found }: Survey,
-  decision?: { readonly option: string; readonly reason: string },
+  way?: { readonly way: string; readonly reason: string },
 ): SurveyForm {
   const { heat_C, ...answers } = service;
   const values = Object.entries(damage).filter(([name]) => name !== "kind");
   return {
     kind: damage.kind,
     measures: Object.fromEntries(
-      values.flatMap(([name, value]) => (typeof value === "boolean" ? [] : [[name, typeof value === "number" ? plain(value, 4) : value]])),
+      values.flatMap(([name, value]) => (typeof value === "number" ? [[name, plain(value, 4)]] : typeof value === "string" ? [[name, value]] : [])),
     ),
     yesno: Object.fromEntries(values.filter(([, value]) => typeof value === "boolean")) as Record<string, boolean>,
+    lists: Object.fromEntries(values.flatMap(([name, value]) => (Array.isArray(value) ? [[name, value.map(typedRow)]] : []))),
     service: answers,
     heat_C: heat_C === undefined ? "" : plain(heat_C),
     working_min: working_min === undefined ? "" : plain(working_min),
@@ -64,9 +68,17 @@ export function surveyForm(
     earlier_glue: earlier_glue ?? "",
     limits: limits ?? {},
     found: found ?? "",
-    option: decision?.option ?? "",
-    option_reason: decision?.reason ?? "",
+    way: way?.way ?? "",
+    way_reason: way?.reason ?? "",
   };
+}
+
+const typedRow = (row: Readonly<Record<string, number>>) => Object.fromEntries(Object.entries(row).map(([name, value]) => [name, plain(value, 4)]));
+
+/** What a further damage of one treatment starts with: the use and the finish of the piece are asked once. */
+export function sharedForm({ service, finish_survives, limits }: Survey): SurveyForm {
+  const { heat_C, ...answers } = service;
+  return { ...EMPTY_SURVEY, service: answers, finish_survives, limits: limits ?? {}, heat_C: heat_C === undefined ? "" : plain(heat_C) };
 }
 
 /** Read what was typed: a survey, or an error for each field that is wrong. */
@@ -125,11 +137,35 @@ function readDamage(form: SurveyForm, errors: Record<string, string>): Damage | 
     return undefined;
   }
   const values = MEASURES[form.kind].map((measure: Measure) => [measure.name, read(measure, form, errors)] as const);
-  if (values.some(([name]) => errors[name] !== undefined)) return undefined;
-  return { kind: form.kind, ...Object.fromEntries(values.filter(([, value]) => value !== undefined)) } as Damage;
+  if (values.some(([name]) => errors[name] !== undefined || Object.keys(errors).some((key) => key.startsWith(`${name}.`)))) return undefined;
+  const damage = { kind: form.kind, ...Object.fromEntries(values.filter(([, value]) => value !== undefined)) } as Damage;
+  if (!lacksSection(damage)) return damage;
+  errors.width_mm = "Enter width and height, or else the diameter.";
+  return undefined;
 }
 
-function read(measure: Measure, { measures, yesno }: SurveyForm, errors: Record<string, string>): number | boolean | string | undefined {
+type List = Extract<Measure, { type: "list" }>;
+
+/** Every row of a list; a row that is empty is not there. */
+function readList({ name, of }: List, lists: SurveyForm["lists"], errors: Record<string, string>): ReadonlyArray<Record<string, number>> | undefined {
+  const rows = (lists[name] ?? []).map((row, i) => ({ row, i })).filter(({ row }) => of.some((each) => (row[each.name] ?? "").trim() !== ""));
+  if (rows.length === 0) return undefined;
+  return rows.map(({ row, i }) =>
+    Object.fromEntries(
+      of.map((each) => {
+        const mine: Record<string, string> = {};
+        const value = read(each, { measures: row, yesno: {}, lists: {} }, mine);
+        if (mine[each.name] !== undefined) errors[`${name}.${i}.${each.name}`] = mine[each.name] ?? "";
+        return [each.name, value as number];
+      }),
+    ),
+  );
+}
+
+type Typed = Pick<SurveyForm, "measures" | "yesno" | "lists">;
+
+function read(measure: Measure, { measures, yesno, lists }: Typed, errors: Record<string, string>): number | boolean | string | ReturnType<typeof readList> {
+  if (measure.type === "list") return readList(measure, lists, errors);
   const text = measures[measure.name] ?? "";
   if (measure.type === "yesno") {
     const value = yesno[measure.name];
@@ -137,7 +173,7 @@ function read(measure: Measure, { measures, yesno }: SurveyForm, errors: Record<
     return value;
   }
   if (text.trim() === "") {
-    if (!measure.optional) errors[measure.name] = "Measure this and enter it.";
+    if (!measure.optional) errors[measure.name] = measure.type === "choice" ? "Choose one." : "Measure this and enter it.";
     return undefined;
   }
   if (measure.type === "choice") return text;

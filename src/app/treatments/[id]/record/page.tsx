@@ -1,5 +1,4 @@
-import { closingView } from "@/core/plan/closing";
-import { chainWords, materialsUsed } from "@/core/plan/review";
+import { closingView, materialsUsed } from "@/core/views/closing";
 import { wall } from "@/core/units";
 import { RecordSheet } from "@/ui/record/RecordSheet";
 import { treatmentPage } from "@/work/treatments";
@@ -13,18 +12,19 @@ export default async function RecordPage({ params }: PageProps<"/treatments/[id]
   const id = asId((await params).id);
   return withRecord(
     () => treatmentPage(id),
-    ({ record, treatment, plan, cures, photographs, damages, map_photograph, now, time_zone }) => (
+    ({ record, treatment, worked, photographs, damages, map_photograph, now, time_zone }) => (
       <RecordSheet
         record={record}
         treatment={treatment}
         damages={damages}
         photographs={photographs}
         {...(map_photograph ? { mapPhotograph: map_photograph } : {})}
-        chain={chainWords(treatment)}
-        used={materialsUsed(treatment)}
+        worked={worked?.repair.damages ?? []}
+        names={new Map(worked?.repair.operations.map(({ id: op, text }) => [op, text]))}
+        used={worked ? materialsUsed(treatment, worked) : []}
         wall={wall(time_zone)}
         now={now}
-        {...(plan ? { closing: closingView(treatment, plan, cures, now) } : {})}
+        {...(worked ? { closing: closingView(treatment, worked, now) } : {})}
       />
     ),
   );

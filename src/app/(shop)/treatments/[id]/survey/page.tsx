@@ -21,7 +21,6 @@ function render({ id, record, treatment, photographs, damages, parts, map_photog
       part={"name" in part ? part.name : record.part_name}
       part_id={known?.survey.body.part ?? record.part_id}
       parts={parts}
-      piece_id={record.piece_id}
       stance={treatment.stance}
       damages={damages}
       photographs={photographs}
