@@ -27,8 +27,8 @@ export const STORIES: readonly Story[] = [
     tell: (t) => {
       t.walk(DAY, { before: kind("mix") });
       t.walk(DAY - 120, { until: 600 });
-      t.do(120, kind("mix"));
-      t.do(112, kind("place"));
+      t.do(106, kind("mix"));
+      t.do(98, kind("place"));
     },
   },
   {
@@ -300,7 +300,7 @@ export const STORIES: readonly Story[] = [
         hands_min: 4,
       });
       t.walk(8 * DAY - 30, { before: kind("unclamp") });
-      t.do(4 * DAY, kind("unclamp"), { against: { state: "too-early", because: "needed the tape for the rim; the seam did not move", passed_min: 900, asked_min: 1440 } });
+      t.early(8 * DAY - 190, kind("unclamp"), "needed the tape for the rim; the seam did not move");
       t.walk(4 * DAY - 10, { until: 3 * DAY + 30 });
       t.write(3 * DAY, { kind: "closed", notes: "Shard 3 took a second brush of resin, set as usual. Next time tape from both faces.", signed_by: "M.", hands_min: 20 });
     },

@@ -81,6 +81,15 @@ export class Teller {
     this.write(minutesAgo, this.done(act, minutesAgo, more));
   }
 
+  /** Do what is meant before its time, and say why. */
+  early(minutesAgo: number, pick: Pick, because: string): void {
+    const act = this.acts(minutesAgo).find((each) => each.state === "too-early" && pick(each));
+    if (!act) throw new Error(`${this.story.title}: nothing is too early like that; open: ${this.open(minutesAgo)}`);
+    const { since = 0, from = 0 } = act;
+    const against = { state: "too-early" as const, because, passed_min: Math.round((NOW - minutesAgo * MINUTE - since) / MINUTE), asked_min: Math.round((from - since) / MINUTE) };
+    this.write(minutesAgo, this.done(act, minutesAgo, { against }));
+  }
+
   /**
    * Do everything in its order from `from` minutes ago, each as soon as its clock allows and hands are free, by day, but stop before the
    * first that `before` means and before `until` minutes ago. Returns how long ago the last one ended.

@@ -25,6 +25,8 @@ const GOOD: Record<keyof typeof CALCULATIONS, object> = {
   ladder: { from: { system: "P", grade: 80 }, to: { system: "P", grade: 240 } },
   match: { substrate: "stoneware", damage: { kind: "chip", depth_mm: 6, length_mm: 34 }, service: {}, stance: "service" },
   brace: { joint: "butt", section: { diameter_mm: 20 }, load_N: 20, lever_mm: 100, material: "hardwood" },
+  film: { existing_um: 120, coats: [{ wet_um: 100, solids_pct: 40, count: 2 }], cuts: [{ um: 5 }], safe_um: 60 },
+  plan: JSON.parse(readFileSync(path.join(__dirname, "../../docs/jobs/02-organ-pipe-front.json"), "utf8")),
 };
 const names = Object.keys(GOOD) as (keyof typeof CALCULATIONS)[];
 

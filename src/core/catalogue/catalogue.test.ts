@@ -24,8 +24,8 @@ const CONTRACT_CLASSES =
 const CONTRACT_SUBSTRATES =
   "earthenware terracotta stoneware porcelain bone-china gypsum stone resin-cast hardwood softwood veneer-solid veneer-particleboard mdf mdf-vinyl leather leatherette soft-metal brass hard-rubber bone-antler-horn papier-mache composition";
 const CONTRACT_KINDS =
-  "chip corner tip hole shards break-along break-across crack tear veneer-lifted veneer-lost scratch dent burn-through eroded worn-thin stain";
-const CONTRACT_FINISHES = "glaze paint shellac lacquer polyester-film oil wax dye gilding none";
+  "chip corner tip hole shards break-along break-across crack tear veneer-lifted veneer-lost scratch dent burn-through eroded worn-thin stain loose-joint";
+const CONTRACT_FINISHES = "glaze paint shellac lacquer polyester-film oil wax dye gilding foil none";
 
 test("every name of the contract is in the tables", () => {
   expect(CLASS_ROWS.map((row) => row.class as string)).toEqual(expect.arrayContaining(CONTRACT_CLASSES.split(" ")));

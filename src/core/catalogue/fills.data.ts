@@ -243,7 +243,7 @@ export const FILLS = [
     water: "stands", outdoor: false, takes_stain: false, reversible: { grade: "no", by: "cut out only" }, carrier: "monomer",
     only_for: ["dent", "scratch", "burn-through", "chip"],
     mix: { parts: [{ name: "resin", ratio: 100, density: 1.12 }, { name: "hardener", ratio: 2, density: 1.15 }], ratio_by: "mass", cue: "Clear, no bubbles: stir slowly, let it stand a minute." },
-    cure: { reference_C: 20, ea_kJ_mol: 50, min_C: 15, at_mm: 0.5, by: "reaction", stages: [{ stage: "working", minutes: [8, 15] }, { stage: "firm", minutes: [25, 40] }, { stage: "stiff", minutes: [50, 80] }, { stage: "recoat", minutes: [40, 90] }, { stage: "hard", minutes: [1440, 4320] }, { stage: "full", minutes: [10080, 20160] }] },
+    cure: { reference_C: 20, ea_kJ_mol: 50, min_C: 15, at_mm: 0.5, by: "reaction", stages: [{ stage: "working", minutes: [8, 15] }, { stage: "firm", minutes: [25, 40] }, { stage: "stiff", minutes: [45, 70] }, { stage: "recoat", minutes: [50, 90] }, { stage: "hard", minutes: [1440, 4320] }, { stage: "full", minutes: [10080, 20160] }] },
     hazards: ["styrene", "peroxide", "dust-resin"], shelf_months: [6, 12], source: "typical data sheets of air-drying unsaturated polyester gloss resins (volume shrinkage 5 to 9 %)",
   },
   {
@@ -254,7 +254,7 @@ export const FILLS = [
     water: "splash", outdoor: false, takes_stain: true, reversible: { grade: "effort", by: "as its glue comes apart" }, carrier: "none",
     only_for: ["veneer-lifted", "veneer-lost", "burn-through"],
     mix: { parts: [{ name: "veneer", ratio: 1, density: 0.65 }], ratio_by: "mass", cue: "Same cut, same side to the light; sawn 0.9 to 2, sliced 0.5 to 0.7 mm." },
-    cure: { reference_C: 20, ea_kJ_mol: 0, min_C: 5, at_mm: 0.6, by: "reaction", stages: [{ stage: "working", minutes: [5, 10] }, { stage: "hard", minutes: [0, 0] }, { stage: "full", minutes: [0, 0] }] },
+    cure: { reference_C: 20, ea_kJ_mol: 0, min_C: 5, at_mm: 0.6, by: "reaction", stages: [{ stage: "working", minutes: [5, 10] }, { stage: "hard", minutes: [5, 10] }, { stage: "full", minutes: [5, 10] }] },
     hazards: ["dust-wood", "blade"], shelf_months: [600, 600], source: "FPL Wood Handbook 2021, ch. 4 and 11; trade practice for thickness",
   },
 ] as const satisfies readonly ClassRow[];

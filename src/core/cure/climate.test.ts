@@ -1,7 +1,6 @@
 import { classRow } from "../catalogue";
 import { climateSamples } from "./climate";
 import { stageTimes, thicknessFactor } from "./running";
-import { standing, windowsOf } from "./windows";
 
 const HOUR = 3_600_000;
 const NOW = Date.parse("2026-10-07T12:00:00Z");
@@ -48,37 +47,8 @@ test("stages come from the middle of the makers' ranges", () => {
   expect((firm - NOW) / 60_000).toBeCloseTo(Math.sqrt(55 * 75), 3);
 });
 
-describe("windows", () => {
-  const stages = stageTimes({ material: classRow("epoxy-putty"), thickness_mm: 4, at: iso(NOW) }, { constant_C: 23 });
-  const clock = { start: NOW, stages, windows: windowsOf("mixed", NOW, stages) };
-  const at = (minutes: number, ...done: Parameters<typeof standing>[1] extends ReadonlySet<infer A> ? A[] : never) =>
-    standing(clock, new Set(done), NOW + minutes * 60_000);
-
-  test("open and close with the stages", () => {
-    expect(clock.windows.map(({ row }) => row.act)).toEqual(["place", "trim", "next-layer"]);
-    expect(at(5)).toMatchObject({ state: "go", window: { row: { act: "place" } } });
-    expect(at(30)).toMatchObject({ state: "closing" });
-    expect(at(40)).toMatchObject({ state: "off", next: { row: { act: "trim" } } });
-    expect(at(66)).toMatchObject({ state: "go", window: { row: { act: "trim" } } });
-    expect(at(120)).toMatchObject({ state: "off", next: { row: { act: "next-layer" } } });
-    expect(at(600)).toMatchObject({ state: "go", window: { row: { act: "next-layer" } } });
-  });
-
-  test("what is done is no longer asked for", () => {
-    expect(at(5, "place")).toMatchObject({ state: "off", next: { row: { act: "trim" } } });
-    expect(at(66, "place", "trim")).toMatchObject({ state: "off", next: { row: { act: "next-layer" } } });
-  });
-
-  test("a class without a firm window has none; a coat waits for its recoat time", () => {
-    const glue = stageTimes({ material: classRow("epoxy-slow"), thickness_mm: 0.1, at: iso(NOW) }, { constant_C: 23 });
-    expect(windowsOf("clamped", NOW, glue).map(({ row }) => row.act)).toEqual(["seat", "unclamp"]);
-    const paint = stageTimes({ material: classRow("acrylic-paint"), thickness_mm: 0.05, at: iso(NOW) }, { constant_C: 20 });
-    expect(windowsOf("coated", NOW, paint)[0]).toMatchObject({ row: { act: "next-coat" } });
-  });
-
-  test("what never sets says so", () => {
-    const cold = stageTimes({ material: classRow("epoxy-putty"), thickness_mm: 4, at: iso(NOW) }, { constant_C: 2 });
-    const stuck = { start: NOW, stages: cold, windows: windowsOf("mixed", NOW, cold) };
-    expect(standing(stuck, new Set(["place"]), NOW)).toMatchObject({ state: "never", reason: expect.stringContaining("10 °C") });
-  });
+test("what never sets has no time, and says why", () => {
+  const cold = stageTimes({ material: classRow("epoxy-putty"), thickness_mm: 4, at: iso(NOW) }, { constant_C: 2 });
+  const hard = cold.find(({ stage }) => stage === "hard");
+  expect([hard?.at, hard?.reason]).toEqual([undefined, expect.stringContaining("10 °C")]);
 });

@@ -14,13 +14,13 @@ const rail: BraceInput = {
 };
 
 describe("worked by hand", () => {
-  test("across the grain: W = 32·44²/6 = 10 325 mm³, σ = 250·180/10 325 = 4.358; end grain 12 / 4.358 = 2.75, under 3", () => {
+  test("across the grain: W = 32·44²/6 = 10 325 mm³, σ = 250·180/10 325 = 4.358; end grain 3 / 4.358 = 0.69, under 3", () => {
     const found = brace(rail);
-    expect(found.safety_without).toBeCloseTo(2.7534, 4);
+    expect(found.safety_without).toBeCloseTo(0.68836, 4);
     expect(found.needed).toBe("yes");
   });
 
-  test("a slope of 1:8: sin²α = 1/65; N = 80·12 / (80/65 + 12·64/65) = 73.58; over σ = 50·200/1333 = 7.5 is 9.81", () => {
+  test("a slope of 1:8: sin²α = 1/65; N = 80·3 / (80/65 + 3·64/65) = 57.35; over σ = 50·200/1333 = 7.5 is 7.65", () => {
     const found = brace({
       joint: "break-along",
       section: { width_mm: 20, height_mm: 20 },
@@ -29,22 +29,22 @@ describe("worked by hand", () => {
       lever_mm: 200,
       material: "hardwood",
     });
-    expect(found.safety_without).toBeCloseTo(9.8113, 4);
+    expect(found.safety_without).toBeCloseTo(7.6471, 4);
     expect(found.needed).toBe("no");
     expect(found.options.at(-1)?.kind).toBe("none");
   });
 
-  test("straight pull without a lever: 600 N on 30 × 30 is 0.667 N/mm²; 8 / 0.667 = 12", () => {
+  test("straight pull without a lever: 600 N on 30 × 30 is 0.667 N/mm²; 2 / 0.667 = 3", () => {
     expect(
       brace({ joint: "butt", section: { width_mm: 30, height_mm: 30 }, load_N: 600, material: "softwood" }).safety_without,
-    ).toBeCloseTo(12, 9);
+    ).toBeCloseTo(3, 9);
   });
 
-  test("a round section: W = π·20³/32 = 785.4 mm³; 12 / (20·100/785.4) = 4.712, between 3 and 4.5 times is not asked for", () => {
-    const found = brace({ joint: "butt", section: { diameter_mm: 20 }, load_N: 20, lever_mm: 100, material: "hardwood" });
+  test("a round section: W = π·20³/32 = 785.4 mm³; 3 / (5·100/785.4) = 4.712, between 3 and 4.5 times is not asked for", () => {
+    const found = brace({ joint: "butt", section: { diameter_mm: 20 }, load_N: 5, lever_mm: 100, material: "hardwood" });
     expect(found.safety_without).toBeCloseTo(4.7124, 4);
     expect(found.needed).toBe("no");
-    expect(brace({ joint: "butt", section: { diameter_mm: 20 }, load_N: 25, lever_mm: 100, material: "hardwood" }).needed).toBe("optional");
+    expect(brace({ joint: "butt", section: { diameter_mm: 20 }, load_N: 6, lever_mm: 100, material: "hardwood" }).needed).toBe("optional");
   });
 
   test("a third of 30 mm is a 10 mm dowel: 25 deep each side, 50 long, hole 10.2, pilot 3.3, wall 9.9", () => {
@@ -79,7 +79,7 @@ describe("worked by hand", () => {
     const { options, warnings } = brace(rod);
     expect(options).toEqual([]);
     expect(warnings.map(({ code }) => code)).toEqual(["no-spline", "no-dowel", "none-fits"]);
-    expect(brace({ ...rod, load_N: 1 }).warnings.map(({ code }) => code)).not.toContain("none-fits");
+    expect(brace({ ...rod, load_N: 0.2 }).warnings.map(({ code }) => code)).not.toContain("none-fits");
   });
 
   test("a break along the grain may be splined as well; a tear in vinyl film is backed", () => {
@@ -102,8 +102,8 @@ describe("worked by hand", () => {
     });
   });
 
-  test("a spline in 32 × 44: 10.7 wide, 33 deep with 11 before the front, 132 long", () => {
-    expect(sizeOf("spline", rail).size).toMatchObject({ depth_mm: 33, floor_mm: 11, length_mm: 132 });
+  test("splines in 32 × 44: two of 8 with 5.3 between, 33 deep with 11 before the front, three heights past each end: 264 long", () => {
+    expect(sizeOf("spline", rail).size).toMatchObject({ count: 2, width_mm: 8, wall_mm: expect.closeTo(16 / 3, 9), depth_mm: 33, floor_mm: 11, past_mm: 132, length_mm: 264 });
   });
 });
 
@@ -198,8 +198,8 @@ test("a longer slope is never weaker, and a brace never makes a joint weaker", (
     fc.property(inputs, fc.double({ min: 1, max: 5, noNaN: true }), (input, times) => {
       const { slope_length_mm = 20 } = input;
       const [short, long] = [brace({ ...input, slope_length_mm }), brace({ ...input, slope_length_mm: slope_length_mm * times })];
-      expect(long.safety_without).toBeGreaterThanOrEqual(short.safety_without - 1e-9);
-      expect(short.safety_with).toBeGreaterThanOrEqual(short.safety_without - 1e-9);
+      expect(long.safety_without).toBeGreaterThanOrEqual(short.safety_without * (1 - 1e-6));
+      expect(short.safety_with).toBeGreaterThanOrEqual(short.safety_without * (1 - 1e-6));
     }),
   );
 });
@@ -212,7 +212,8 @@ const LEAVES: Partial<Record<(typeof BRACE_KINDS)[number], (size: Size, input: B
   pin: rodLeaves,
   spline: (size, input) => {
     const { width, height } = sidesOf(input);
-    expect(size.wall_mm).toBeGreaterThanOrEqual(safeWall(width, input.material) - 1e-9);
+    // beside two thin slots a sixth stays on each side and between
+    expect(size.wall_mm).toBeGreaterThanOrEqual((size.count === 2 ? width / 6 : safeWall(width, input.material)) - 1e-9);
     expect(size.floor_mm).toBeGreaterThanOrEqual(safeWall(height, input.material) - 1e-9);
   },
   wire: (size, input) => expect(size.cover_mm).toBeGreaterThanOrEqual(safeWall(thinnest(input), input.material) - 1e-9),

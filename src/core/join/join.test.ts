@@ -1,8 +1,7 @@
 import fc from "fast-check";
-import { classRow, DAMAGE_KINDS, SQUEEZE_OUT_PCT, SUBSTRATES } from "../catalogue";
-import { bondBatch, lookTimes } from "../plan/bond";
+import { classRow, DAMAGE_KINDS, SUBSTRATES } from "../catalogue";
 import { braceQuestion, braceSketch, pressureFacts } from "../plan/braceQuestion";
-import { judgeDryRun } from "../plan/dryRun";
+import { judgeDryRun } from "../views/dryRun";
 import { check } from "../problem";
 import type { Damage } from "../survey/measures.data";
 import { BraceInput } from "./brace.schema";
@@ -118,30 +117,6 @@ describe("pressure", () => {
     expect(pressureFacts({ kind: "tear", length_mm: 50, thickness_mm: 1, flap: false, tension: true }, "skin", false, 0.1).sprung).toBe(
       true,
     );
-  });
-});
-
-describe("the adhesive for a joint", () => {
-  test("2816 mm² of both faces at 0.1 mm is 0.1408 cm³; with squeeze-out 0.2253 cm³, as PVA at 1.08 g/cm³ 0.243 g", () => {
-    const batch = bondBatch({ joint_mm2: 2816, film_mm: 0.1 }, classRow("pva"), 20);
-    expect(batch?.need_cm3).toBeCloseTo(0.1408, 9);
-    expect(batch?.total_cm3).toBeCloseTo(0.1408 * (1 + SQUEEZE_OUT_PCT / 100), 9);
-    expect(batch?.total_g).toBeCloseTo(0.2433, 3);
-  });
-
-  test("a film five times as thick takes five times as much; a joint without faces takes nothing", () => {
-    const need = (film_mm: number) => bondBatch({ joint_mm2: 2000, film_mm }, classRow("epoxy-slow"), 20)?.need_cm3;
-    expect(need(0.5)).toBeCloseTo(5 * (need(0.1) ?? 0), 12);
-    expect(bondBatch({ joint_mm2: 0, film_mm: 0.1 }, classRow("epoxy-slow"), 20)).toBeUndefined();
-  });
-
-  test("a large joint with quick glue is spread in several batches", () => {
-    expect(bondBatch({ joint_mm2: 400_000, film_mm: 0.1 }, classRow("epoxy-fast"), 23)?.batches.length).toBeGreaterThan(2);
-  });
-
-  test("it is looked at at once, when a third is over, and at the last moment", () => {
-    expect(lookTimes(0, 900).map(({ at }) => at)).toEqual([0, 300, 900]);
-    expect(lookTimes(0, undefined)).toHaveLength(1);
   });
 });
 

@@ -125,7 +125,7 @@ const SPLINE_HEIGHTS = 3;
 /** Cut from wood across the break, with a floor that stays before the show face; two side by side in a wide section. */
 function spline({ slope_length_mm = 0, material }: BraceInput, { width, height }: Sides): SizedBrace {
   const floor = safeWall(height, material);
-  const count = width >= TWO_SPLINES_FROM_MM ? 2 : 1;
+  const count = width >= TWO_SPLINES_FROM_MM && substrateRow(material).family === "wood" ? 2 : 1;
   const thick = count === 2 ? width / 4 : Math.min(width / 3, width - 2 * safeWall(width, material));
   const depth = height - floor;
   if (thick < 3 || depth < 4)

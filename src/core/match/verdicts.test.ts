@@ -146,7 +146,7 @@ describe("what a restorer would say", () => {
       "fits",
       "EN 13279-1; thin sections dry out",
     ],
-    [{ substrate: "porcelain", damage: { kind: "crack", gap_mm: 0.1 } }, "adhesive", "light-cure-acrylic", "fits", sheets],
+    [{ substrate: "porcelain", damage: { kind: "crack", gap_mm: 0.1 } }, "adhesive", "light-cure-acrylic", "fits-if", sheets],
     [{ substrate: "stoneware", damage: { kind: "crack", gap_mm: 0.1 } }, "adhesive", "light-cure-acrylic", "refused", sheets],
     [
       { substrate: "porcelain", damage: { kind: "shards", gap_mm: 0.1 }, service: { wet: true, heat_C: 65 } },

@@ -7,6 +7,7 @@ import { type Apply, after, type Context, first, linkAt, type PlanLink, placesWi
 import { doseWords, grams } from "./doses";
 import type { Drafts, Need } from "./draft";
 import { humidityFactor, lagOf } from "./lag";
+import { isLaidWithGlue } from "./links";
 
 /** What is laid of one place, layer by layer; mm and cm³. `measured`: where the surface really was after the last layer. */
 export interface PlaceLayers {
@@ -64,12 +65,10 @@ const BEFORE_FILL: readonly Need[] = [
 ];
 
 const base = (c: Context, places: readonly WorkPlace[]) => ({ damage: c.f.id, places, of: "damage" as const, station: "fill" as const });
-/** Sheets and plugs are laid with their glue, at Join. */
-const LAID_WITH_GLUE = ["veneer-sheet", "wood-inlay"];
 
 /** Filling of one damage: dam, damp, then for each layer one mix and every place, trim, check. */
 export function fillOps(c: Context, out: Drafts): void {
-  const voids = placesWith(c, "filler").filter((place) => !LAID_WITH_GLUE.includes(linkAt(c, place, "filler")?.class ?? ""));
+  const voids = placesWith(c, "filler").filter((place) => !isLaidWithGlue(linkAt(c, place, "filler")?.class));
   const [lead] = voids;
   const link = lead && linkAt(c, lead, "filler");
   if (!lead || !link) return filmCoats(c, out);
@@ -181,7 +180,7 @@ function place(c: Context, link: PlanLink, { place: at, layers, proud_mm }: Plac
     volume_cm3: layer.volume_cm3,
     thickness_mm: layer.applied_mm,
     needs: [after(`mix-${n}`, material, [], layer.applied_mm, c.air, "while it is workable", ["working"])],
-    meets: ["gap-many-layers", "level-hump", "level-tough-flex"],
+    meets: ["gap-many-layers", "level-hump"],
     layer: n,
   });
 }

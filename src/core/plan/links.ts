@@ -1,4 +1,4 @@
-import { type ClassName, classRow, type MaterialClass, materialOf, middle, type OwnProduct, ROLES, type Role } from "../catalogue";
+import { CLASS_ROWS, type ClassName, classRow, type MaterialClass, materialOf, middle, type OwnProduct, ROLES, type Role } from "../catalogue";
 import { type Facts, factsOf, type Shelf } from "../match/case";
 import { bestChains, type Chain, clashesWith } from "../match/chains";
 import { type Judgement, judge, type Reason, reasonsOf, type Verdict } from "../match/judge";
@@ -45,11 +45,17 @@ export function atPlaces(places: readonly WorkPlace[], input: Pick<MatchInput, "
   return { roles, at: Object.fromEntries(roles.map((role) => [role, factsOfRole(role, places, input)])) };
 }
 
+/** Sheets and plugs are laid with glue: only a way that says so takes them. */
+const LAID_WITH_GLUE: readonly ClassName[] = ["veneer-sheet", "wood-inlay"];
+export const isLaidWithGlue = (name: ClassName | undefined): boolean => name !== undefined && LAID_WITH_GLUE.includes(name);
+const PASTES: readonly ClassName[] = CLASS_ROWS.filter((row) => row.roles.includes("filler") && !isLaidWithGlue(row.class)).map((row) => row.class);
+
 /** The place that asks most of a role: the widest gap for a glue, the deepest void for a fill. */
 function factsOfRole(role: Role, places: readonly WorkPlace[], { working_min }: Pick<MatchInput, "working_min">): PlaceFacts {
   const here = places.filter(({ takes }) => takes.includes(role));
   const as = here.find((place) => place.as !== undefined)?.as;
-  const only = here.flatMap((place) => place.only?.[role] ?? []);
+  const named = here.flatMap((place) => place.only?.[role] ?? []);
+  const only = named.length === 0 && role === "filler" ? PASTES : named;
   const hidden = here.every((place) => place.hidden === true);
   const kind = as === undefined ? {} : { kind: as };
   const shared = { ...(only.length > 0 ? { only } : {}), ...(hidden ? { hidden } : {}) };
@@ -82,7 +88,14 @@ export function linksFor(input: MatchInput, places: readonly WorkPlace[], choice
   const chain: Chain | undefined = bestChains(facts, able)[0];
   const taken = chain?.links ?? [...able.values()].map(best);
   const missing = roles.filter((role) => !able.has(role)).map((role) => ({ role, because: nearest(byRole.get(role) ?? []) }));
-  return { missing, links: places.flatMap((place) => place.takes.flatMap((role) => linksAt(facts, place, role, at[role], taken, mine))) };
+  return { missing, links: withoutIdleGlue(places, places.flatMap((place) => place.takes.flatMap((role) => linksAt(facts, place, role, at[role], taken, mine)))) };
+}
+
+/** A bandage wetted with plaster holds by itself, and where nothing is let in there is nothing to glue. */
+function withoutIdleGlue(places: readonly WorkPlace[], links: readonly PlanLink[]): PlanLink[] {
+  const glued = (id: string) => links.some(({ role, place, class: name }) => place === id && role === "brace" && name !== "plaster-bandage");
+  const backed = new Set(places.filter(({ takes }) => takes.includes("brace")).map(({ id }) => id));
+  return links.filter(({ role, place }) => role !== "adhesive" || !backed.has(place) || glued(place));
 }
 
 const best = (judged: readonly Judgement[]): Judgement => [...judged].filter(({ verdict }) => verdict !== "refused").sort((a, b) => b.score - a.score)[0] as Judgement;

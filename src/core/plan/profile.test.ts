@@ -1,66 +1,38 @@
 import fc from "fast-check";
-import { DAMAGE_KINDS, type DamageKind } from "../catalogue";
-import { lossOf } from "../survey/loss";
-import { type Damage, MEASURES, type Measure } from "../survey/measures.data";
+import type { Solid } from "../survey/volume.schema";
 import { profileOf } from "./profile";
 
-function damageAt(kind: DamageKind, share: number): Damage {
-  const value = (measure: Measure) => {
-    if (measure.type === "yesno") return share > 0.5;
-    if (measure.type === "choice") return measure.options[0]?.[0] ?? "";
-    return measure.min + share * (measure.max - measure.min);
-  };
-  return { kind, ...Object.fromEntries(MEASURES[kind].map((row: Measure) => [row.name, value(row)])) } as Damage;
-}
+const void_ = (solid: Solid, more: object = {}) => ({ name: "loss", kind: "void" as const, label: "Loss", solids: [solid], ...more });
 
-test.each(DAMAGE_KINDS)("the cut of %s has a width and a depth that can be drawn", (kind) => {
+const size = fc.double({ min: 0.1, max: 500, noNaN: true });
+const solids: fc.Arbitrary<Solid> = fc.oneof(
+  fc.record({ shape: fc.constant("box" as const), length: size, width: size, depth: size }),
+  fc.record({ shape: fc.constant("edgeChip" as const), length: size, depth: size, thickness: size }),
+  fc.record({ shape: fc.constant("corner" as const), a: size, b: size, c: size }),
+  fc.record({ shape: fc.constant("sphericalCap" as const), diameter: size, height: size }),
+  fc.record({ shape: fc.constant("vGroove" as const), length: size, width: size, depth: size }),
+);
+
+test("the cut of a filled place has a width and a depth that can be drawn", () => {
   fc.assert(
-    fc.property(fc.double({ min: 0.02, max: 0.98, noNaN: true }), (share) => {
-      const { width, depth } = profileOf(damageAt(kind, share));
-      expect(Number.isFinite(width) && width > 0).toBe(true);
-      expect(Number.isFinite(depth) && depth >= 0).toBe(true);
+    fc.property(solids, (solid) => {
+      const found = profileOf(void_(solid));
+      expect(found && Number.isFinite(found.width) && found.width > 0 && Number.isFinite(found.depth) && found.depth > 0).toBe(true);
     }),
-    { numRuns: 25 },
   );
 });
 
-test.each<[string, Damage, object]>([
-  ["a shell", { kind: "chip", length_mm: 34, depth_mm: 11, thickness_mm: 6 }, { kind: "scoop", width: 34, depth: 11 }],
-  ["a wedge", { kind: "chip", length_mm: 34, depth_mm: 11, thickness_mm: 6, shape: "wedge" }, { kind: "groove", width: 34, depth: 11 }],
-  [
-    "a straight notch",
-    { kind: "chip", length_mm: 34, depth_mm: 11, thickness_mm: 6, shape: "straight" },
-    { kind: "shaft", through: false },
-  ],
-  [
-    "a hole right through",
-    { kind: "hole", diameter_mm: 8, depth_mm: 18, through: true },
-    { kind: "shaft", width: 8, depth: 18, through: true },
-  ],
-  [
-    "an open break",
-    { kind: "break-across", width_mm: 30, height_mm: 44, gap_mm: 1.5 },
-    { kind: "shaft", width: 1.5, depth: 44, through: true },
-  ],
-  ["a closed break, drawn as a hairline", { kind: "break-across", width_mm: 30, height_mm: 44 }, { width: 0.1, depth: 44 }],
-  [
-    "a tear with a strip lost",
-    { kind: "tear", length_mm: 64, thickness_mm: 1.6, lost_mm: 4, flap: false, tension: false },
-    { width: 4, depth: 1.6 },
-  ],
-  ["a dent", { kind: "dent", diameter_mm: 20, depth_mm: 2, broken: true }, { kind: "scoop", width: 20, depth: 2 }],
-])("%s", (_, damage, expected) => {
-  expect(profileOf(damage)).toMatchObject(expected);
+test.each<[string, Solid, object, object]>([
+  ["a shell", { shape: "edgeChip", length: 34, depth: 11, thickness: 6 }, {}, { kind: "scoop", width: 34, depth: 11 }],
+  ["a wedge", { shape: "vGroove", length: 6, width: 34, depth: 11 }, {}, { kind: "groove", width: 34, depth: 11 }],
+  ["a hole right through", { shape: "cylinder", diameter: 8, depth: 18 }, { open_behind: true }, { kind: "shaft", width: 8, depth: 18, through: true }],
+  ["a hairline, drawn as a hair", { shape: "box", length: 44, width: 0.02, depth: 44 }, {}, { width: 0.1, depth: 44 }],
+  ["a dent", { shape: "sphericalCap", diameter: 20, height: 2 }, {}, { kind: "scoop", width: 20, depth: 2 }],
+])("%s", (_, solid, more, expected) => {
+  expect(profileOf(void_(solid, more))).toMatchObject(expected);
 });
 
-test("a corner of 3 : 4 has its foot at 9 : 16 of the broken edge, and its height over it is 12 / 5", () => {
-  const profile = profileOf({ kind: "corner", a_mm: 3, b_mm: 4, c_mm: 5 });
-  expect(profile).toEqual({ kind: "peak", width: 5, foot: 9 / 25, depth: 12 / 5 });
-});
-
-test("what is filled is as deep in the cut as in the reckoning", () => {
-  for (const kind of ["chip", "hole", "dent", "scratch", "crack", "burn-through", "eroded"] as const) {
-    const damage = damageAt(kind, 0.3);
-    expect(profileOf(damage).depth).toBeCloseTo(lossOf(damage).depth_mm, 9);
-  }
+test("a corner of 3 : 4 has its foot at 9 : 16 of the broken edge, and its height over it is 12 / 5; faces are not cut", () => {
+  expect(profileOf(void_({ shape: "corner", a: 3, b: 4, c: 5 }))).toEqual({ kind: "peak", width: 5, foot: 9 / 25, depth: 12 / 5 });
+  expect(profileOf({ name: "faces", kind: "faces", label: "Faces" })).toBeUndefined();
 });

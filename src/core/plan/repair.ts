@@ -99,7 +99,7 @@ export function repairOf(input: RepairInput): Repair {
 /** Every draft of one damage, in the order of the stations. */
 function draftsOf(context: Context, part: string): Draft[] {
   const out = new Drafts();
-  for (const of of [readyOps, joinOps, fillOps, levelOps, colourOps, closeOps]) of(context, out);
+  for (const stationOps of [readyOps, joinOps, fillOps, levelOps, colourOps, closeOps]) stationOps(context, out);
   const inner = context.damage.kind === "break-along" || context.damage.kind === "break-across";
   const closes = context.damage.kind === "loose-joint" && context.damage.closes_frame === true;
   return out.list.map((draft) => (draft.name === "bond-1" || draft.name === "clamp-1" ? { ...draft, frame: part, ...(inner ? { inner } : {}), ...(closes ? { closes_frame: true } : {}) } : draft));
@@ -275,9 +275,12 @@ function minMax(a: number | undefined, b: number | undefined): { max_min?: numbe
   return found.length > 0 ? { max_min: Math.min(...found) } : {};
 }
 
+/** Conditions that an operation of this damage is made to meet. */
+export const rulesMet = ({ context }: WorkedDamage): ReadonlySet<string> => new Set(draftsOf(context, "").flatMap(({ meets = [] }) => meets));
+
 /** Every condition under which a link fits is an operation, or is minded at the link's own. */
 function minded(operations: readonly Operation[], damages: readonly WorkedDamage[]): Operation[] {
-  const met = new Map(damages.map(({ context, id }) => [id, new Set(draftsOf(context, "").flatMap(({ meets = [] }) => meets))]));
+  const met = new Map(damages.map((damage) => [damage.id, rulesMet(damage)]));
   const mind = new Map<string, Array<{ rule: string; text: string }>>();
   for (const damage of damages)
     for (const link of damage.links)

@@ -333,15 +333,15 @@ const SKETCH: { readonly [K in DamageKind]: (damage: DamageOf<K>) => Sketch } = 
     const { height: h } = sectionOf(member);
     const around = Math.max(h, 4);
     return {
-      view: "cut lengthwise: the socket left, play above and below",
+      view: "cut lengthwise: the socket left, all its play above",
       solid: [
         [
           [-deep - around, -h / 2 - around],
           [0, -h / 2 - around],
-          [0, -h / 2 - play / 2],
-          [-deep, -h / 2 - play / 2],
-          [-deep, h / 2 + play / 2],
-          [0, h / 2 + play / 2],
+          [0, -h / 2],
+          [-deep, -h / 2],
+          [-deep, h / 2 + play],
+          [0, h / 2 + play],
           [0, h / 2 + around],
           [-deep - around, h / 2 + around],
         ],
@@ -358,7 +358,7 @@ const SKETCH: { readonly [K in DamageKind]: (damage: DamageOf<K>) => Sketch } = 
       ],
       missing: [],
       lines: [],
-      dims: [across(-deep, 0, h / 2 + around, deep), down(open + around * 2, h / 2, -h / 2, h), ...(play > 0 ? [{ from: [-deep * 0.5, h / 2] as Point, to: [-deep * 0.5, h / 2 + play / 2] as Point, label: plain(play, 2), beside: "right" as const }] : [])],
+      dims: [across(-deep, 0, h / 2 + around, deep), down(open + around * 2, h / 2, -h / 2, h), ...(play > 0 ? [{ from: [-deep * 0.5, h / 2] as Point, to: [-deep * 0.5, h / 2 + play] as Point, label: plain(play, 2), beside: "right" as const }] : [])],
     };
   },
 };

@@ -5,22 +5,12 @@ import { consequences, flagsOf, referrals } from "./consequences";
 import { CHECK_ROWS, checksFor, LIMITS } from "./inspection.data";
 import { lossOf } from "./loss";
 import { DAMAGE_LABELS, type Damage, MEASURES, type Measure } from "./measures.data";
+import { damageAt } from "./survey.fixture";
 import { QUESTIONS } from "./questions.data";
 import { boundsOf, sketchOf } from "./sketch";
-import { DamageSchema, SurveySchema } from "./survey.schema";
+import { DamageSchema, lacksSection, SurveySchema } from "./survey.schema";
 
 const rows = (kind: DamageKind): readonly Measure[] => MEASURES[kind];
-
-/** A value of a measure, at a share of its range. */
-function valueAt(measure: Measure, share: number): number | boolean | string {
-  if (measure.type === "yesno") return share > 0.5;
-  if (measure.type === "choice") return measure.options[Math.floor(share * (measure.options.length - 1))]?.[0] ?? "";
-  const value = measure.min + share * (measure.max - measure.min);
-  return measure.type === "count" ? Math.round(value) : value;
-}
-
-const damageAt = (kind: DamageKind, share: number): Damage =>
-  ({ kind, ...Object.fromEntries(rows(kind).map((row) => [row.name, valueAt(row, share)])) }) as Damage;
 
 describe.each(DAMAGE_KINDS)("%s", (kind) => {
   test("has a name, and measures with a range, a label and a hint", () => {
@@ -63,6 +53,15 @@ describe.each(DAMAGE_KINDS)("%s", (kind) => {
       const { [name as keyof Damage]: _, ...rest } = damageAt(kind, 0.5);
       expect(check(DamageSchema, rest).map(({ path }) => path)).toEqual(optional ? [] : [`/${name}`]);
     }
+  });
+
+  test("a member is measured by width and height, or by its diameter; one side alone is not enough", () => {
+    const { width_mm: _w, height_mm: _h, diameter_mm: _d, ...rest } = damageAt(kind, 0.5) as Damage & Record<string, unknown>;
+    const asked = (more: object) => [check(DamageSchema, { ...rest, ...more }).length > 0, lacksSection({ ...rest, ...more } as Damage)];
+    if (!["break-along", "break-across", "loose-joint"].includes(kind)) return;
+    expect(asked({ width_mm: 20 })).toEqual([true, true]);
+    expect(asked({ width_mm: 20, height_mm: 30 })).toEqual([false, false]);
+    expect(asked({ diameter_mm: 20 })).toEqual([false, false]);
   });
 });
 

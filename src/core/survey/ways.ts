@@ -39,7 +39,7 @@ const FOIL_MM = 10;
 
 function looseFoil(made: readonly TakenPlace[], { on }: WayFacts): TakenPlace[] {
   const lead = made.find(({ kind }) => kind === "void");
-  if (on.substrate !== "mdf-vinyl" || !lead) return [];
+  if (on.substrate !== "mdf-vinyl" || !lead || made.some(({ kind }) => kind === "faces")) return [];
   return [{ name: "foil", kind: "faces", label: "Loose foil at the edge", area_mm2: (lead.length_mm ?? 10) * FOIL_MM, film_mm: 0.1, takes: ["adhesive"], only: { adhesive: ["contact-adhesive"] } }];
 }
 

@@ -6,7 +6,7 @@ export interface Wall {
   day(ms: number): string;
   /** `14:05` today, `Thu 9:20` within six days, `Mon 19 Oct` beyond. */
   when(ms: number, nowMs: number): string;
-  /** `2026-10-07 14:05`, for records. */
+  /** `Wed 7 Oct 2026, 14:05`, for records. */
   stamp(ms: number): string;
   /** Minutes since local midnight. */
   minuteOfDay(ms: number): number;
@@ -57,7 +57,7 @@ function makeWall(timeZone: string): Wall {
     time,
     day,
     date,
-    stamp: (ms) => `${date(ms)} ${time(ms).padStart(5, "0")}`,
+    stamp: (ms) => `${day(ms)} ${read(ms).year}, ${time(ms)}`,
     minuteOfDay: (ms) => {
       const { hour, minute } = read(ms);
       return Number(hour) * 60 + Number(minute);

@@ -110,5 +110,5 @@ export function actAt({ closed, station, idle, acts, broken }: ActBrief, now: nu
   const { act, state } = first;
   const { title, hands_min, op, tokens, from, until, since, material } = act;
   const why = state === "off" ? act.hands_off : state === "never" ? (act.never ?? "") : state === "missed" ? "Its window has closed: look, and say why at its station." : act.why;
-  return { state: state === "missed" ? "go" : state, station: act.station, op, title: state === "never" ? "It does not cure here" : title, why, hands_min, tokens, ...(from === undefined ? {} : { from }), ...(until === undefined || state === "missed" ? {} : { until }), ...(since === undefined ? {} : { since }), ...(material ? { material } : {}) };
+  return { state: state === "missed" ? "go" : state, station: act.station, op, title: state === "never" ? "It does not cure here" : title, why, hands_min, tokens, ...(from === undefined || state === "missed" ? {} : { from }), ...(until === undefined || state === "missed" ? {} : { until }), ...(since === undefined ? {} : { since }), ...(material ? { material } : {}) };
 }

@@ -15,11 +15,22 @@ export interface Need {
 export function needsOf(of: { readonly id: string; readonly piece: string }, { repair, marks }: Worked): Need[] {
   const products = new Map(repair.links.map(({ id, product }) => [id, product?.id]));
   const mixed = new Set(repair.operations.filter(({ kind }) => kind === "mix").map(({ link }) => link));
-  return repair.operations.flatMap(({ id, role, class: name, mass_g, kind, link }) => {
+  const all = repair.operations.flatMap(({ id, role, class: name, mass_g, kind, link }) => {
     if (mass_g === undefined || role === undefined || name === undefined || marks.has(id)) return [];
     // what was weighed at its mix is not weighed again where it is laid
     if (kind !== "mix" && link !== undefined && mixed.has(link) && kind !== "pour") return [];
     const product = link === undefined ? undefined : products.get(link);
     return [{ treatment: of.id, piece: of.piece, role, class: name, grams: mass_g, ...(product ? { product } : {}) }];
   });
+  return summed(all);
+}
+
+/** One line for a material in a role, however many operations take of it. */
+function summed(needs: readonly Need[]): Need[] {
+  const byKind = new Map<string, Need>();
+  for (const need of needs) {
+    const key = `${need.role} ${need.class} ${need.product ?? ""}`;
+    byKind.set(key, { ...need, grams: need.grams + (byKind.get(key)?.grams ?? 0) });
+  }
+  return [...byKind.values()];
 }

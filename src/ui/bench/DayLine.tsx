@@ -63,10 +63,10 @@ function Drawing({ windows, now, wall }: { windows: readonly WindowOnLine[]; now
     >
       <text x={nowX + 34} y="17" style={{ fontSize: 15, fontWeight: 650, fontStretch: "104%" }}>
         Next windows
-      </text>
-      <text x={nowX + 138} y="17" className="draw-text soft" style={{ fontSize: 14 }}>
-        {wall.day(now)}
-        {left > 0 ? `, ${left} more later` : ""}
+        <tspan dx="10" className="draw-text soft" style={{ fontSize: 14, fontWeight: 400 }}>
+          {wall.day(now)}
+          {left > 0 ? `, ${left} more later` : ""}
+        </tspan>
       </text>
       <rect x="0" y="26" width={WIDTH} height="114" fill="var(--color-panel)" />
       {night && (

@@ -58,7 +58,7 @@ export function dayLine(windows: readonly WindowOnLine[], now: number, wall: Wal
     if (at < morning) return nightFrom + NIGHT_PX / 2;
     return nightTo + ((at - morning) / HOUR) * PX_PER_HOUR;
   };
-  const { placed, left } = place(windows, x, (ms) => wall.when(ms, now));
+  const { placed, left } = place(windows, x, x(now), (ms) => wall.when(ms, now));
   return {
     placed,
     left,
@@ -72,13 +72,14 @@ export function dayLine(windows: readonly WindowOnLine[], now: number, wall: Wal
 function place(
   windows: readonly WindowOnLine[],
   x: (at: number) => number,
+  nowX: number,
   when: (ms: number) => string,
 ): { placed: PlacedWindow[]; left: number } {
   const ends: number[] = ROWS.map(() => -Infinity);
   const placed: PlacedWindow[] = [];
   let left = 0;
   for (const window of [...windows].sort((a, b) => a.from - b.from || (a.until ?? Infinity) - (b.until ?? Infinity))) {
-    const block = blockOf(window, x, when);
+    const block = blockOf(window, x, nowX, when);
     const row = ends.findIndex((end) => end + 8 <= block.begin);
     if (row < 0 || block.begin > WIDTH - 60) {
       left += 1;
@@ -96,9 +97,10 @@ interface Block {
   readonly view: Omit<PlacedWindow, "y">;
 }
 
-function blockOf(window: WindowOnLine, x: (at: number) => number, when: (ms: number) => string): Block {
+function blockOf(window: WindowOnLine, x: (at: number) => number, nowX: number, when: (ms: number) => string): Block {
   const open = window.until === undefined;
-  const from = Math.max(-4, x(window.from));
+  // what began before keeps its words clear of the line of now
+  const from = Math.max(nowX + 2, x(window.from));
   const label = `${window.name} ${times(window, when)}`;
   const wide = label.length * PX_PER_LETTER + 18;
   // an arrow without an end is as long as its words

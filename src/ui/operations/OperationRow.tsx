@@ -15,12 +15,14 @@ interface Props {
   readonly air: Air;
   readonly now: boolean;
   readonly several: boolean;
+  /** The treatment is signed: nothing changes any more. */
+  readonly closed: boolean;
   /** It is recorded by its own panel, not by a tick. */
   readonly elsewhere?: string | undefined;
 }
 
 /** One operation: what, how much, why, when, and the press that records it. */
-export function OperationRow({ operation, air, now, several, elsewhere }: Props) {
+export function OperationRow({ operation, air, now, several, closed, elsewhere }: Props) {
   const time = useNow(15_000);
   const wall = useWall();
   const { id, round, text, why, done_when, hands_min, mind, cautions, portions, mark } = operation;
@@ -56,7 +58,7 @@ export function OperationRow({ operation, air, now, several, elsewhere }: Props)
         {mark && <Marked operation={operation} mark={mark} wall={wall} />}
         {!mark && !now && <p className="sub">{formatMinutes((hands_min[0] + hands_min[1]) / 2)} of hands</p>}
       </div>
-      <Acts operation={operation} state={state} air={air} now={now} elsewhere={elsewhere} />
+      {!closed && <Acts operation={operation} state={state} air={air} now={now} elsewhere={elsewhere} />}
     </li>
   );
 }

@@ -29,8 +29,7 @@ export function Places({ places, chosen, toggle, all }: Props) {
           <span className="min-w-0">
             <b className="clamp-3">{label}</b>
             <small>
-              {size}
-              {round > 1 ? `, round ${round}` : ""}
+              {[size, round > 1 ? `round ${round}` : ""].filter(Boolean).join(", ")}
             </small>
           </span>
           <span className="sub">{stationLabel(station).toLowerCase()}</span>

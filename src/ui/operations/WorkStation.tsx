@@ -39,8 +39,10 @@ export function WorkStation({ treatment, station, operations, places, acts, air,
   const mine = (operation: OperationView) => chosen.size === 0 || operation.places.length === 0 || operation.places.some((place) => chosen.has(place));
   const here = operations.filter((operation) => operation.station === station && mine(operation));
   const open = here.filter(({ mark }) => mark === undefined);
+  const behind = here.filter(({ mark }) => mark !== undefined);
   const first = open.find(({ state }) => state === "now")?.id;
   const toggle = (id: string) => setChosen((before) => new Set(before.has(id) ? [...before].filter((each) => each !== id) : [...before, id]));
+  const row = (operation: OperationView) => <OperationRow key={operation.id} operation={operation} air={air} now={operation.id === first && !closed} closed={closed} several={several} elsewhere={elsewhere[operation.kind]} />;
   return (
     <div className={`work ${withPlaces ? "with-places" : ""}`}>
       {withPlaces && <Places places={listed} chosen={chosen} toggle={toggle} all={() => setChosen(new Set())} />}
@@ -52,11 +54,15 @@ export function WorkStation({ treatment, station, operations, places, acts, air,
         {here.length === 0 ? (
           <p className="py-3 text-[16px] leading-[22px]">Nothing is done at {stationLabel(station)} in this repair.</p>
         ) : (
-          <ol aria-label="Operations">
-            {here.map((operation) => (
-              <OperationRow key={operation.id} operation={operation} air={air} now={operation.id === first && !closed} several={several} elsewhere={elsewhere[operation.kind]} />
-            ))}
-          </ol>
+          <>
+            {behind.length > 0 && (
+              <details open={open.length === 0}>
+                <summary className="link-btn inline-flex cursor-pointer items-center">{behind.length} behind</summary>
+                <ol aria-label="Behind">{behind.map(row)}</ol>
+              </details>
+            )}
+            <ol aria-label="Operations">{open.map(row)}</ol>
+          </>
         )}
         {!closed && (
           <div className="btn-row flex-wrap pt-3">

@@ -1,0 +1,13 @@
+import { readFileSync } from "node:fs";
+import { readLog } from "../src/core/record/treatment";
+import { actsOf } from "../src/core/views/acts";
+import { worked } from "../src/core/views/worked";
+import { entryWords } from "../src/core/views/entryWords";
+const d=JSON.parse(readFileSync(process.argv[2]!,"utf8"));
+const NOW=Date.parse("2026-10-07T11:52:00Z");
+const t=readLog(d.treatment.log);
+const piece={kind:d.piece.kind,part:d.treatment.part,parts:d.piece.parts};
+const w=worked(piece,t,{temp_C:18.6,rh_pct:52},{constant_C:18.6},NOW);
+const names=new Map(w?.repair.operations.map(o=>[o.id,o.text])??[]);
+for(const e of d.treatment.log) console.log(e.at.slice(5,16), entryWords(e.body,names).slice(0,150));
+console.log("-- open"); if(w) for(const a of actsOf(w,NOW)) if(a.state!=="done") console.log(a.state, a.op.id, a.op.text.slice(0,90), a.from?new Date(a.from).toISOString().slice(5,16):"", a.until?new Date(a.until).toISOString().slice(5,16):"");

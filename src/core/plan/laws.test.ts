@@ -1,0 +1,102 @@
+import fc from "fast-check";
+import { FINISHES, PIECE_KINDS, STANCES, SUBSTRATES } from "../catalogue";
+import { damages } from "../survey/survey.fixture";
+import type { PlanInput, PlanResult } from "./plan.schema";
+import { plan, planned } from "./planCalc";
+import { rulesMet } from "./repair";
+
+const service = fc.record({ touched: fc.boolean(), wet: fc.boolean(), outdoor: fc.boolean(), load: fc.boolean(), flex: fc.boolean(), food: fc.boolean() }, { requiredKeys: [] });
+
+const inputs: fc.Arbitrary<PlanInput> = fc
+  .record({
+    kind: fc.constantFrom(...PIECE_KINDS.map(({ kind }) => kind)),
+    substrate: fc.constantFrom(...SUBSTRATES.map(({ substrate }) => substrate)),
+    finish: fc.constantFrom(...FINISHES.map(({ finish }) => finish)),
+    surveyed: fc.array(fc.record({ damage: damages, service }), { minLength: 1, maxLength: 3 }),
+    stance: fc.constantFrom(...STANCES),
+    temp_C: fc.double({ min: 12, max: 30, noNaN: true }),
+    rh_pct: fc.double({ min: 30, max: 80, noNaN: true }),
+  })
+  .map(({ kind, substrate, finish, surveyed, stance, temp_C, rh_pct }) => ({
+    piece: { kind, parts: [{ id: "part", substrate, finish }] },
+    damages: surveyed.map(({ damage, service: use }, i) => ({ id: `d${i + 1}`, part: "part", survey: { damage, service: use } })),
+    stance,
+    climate: { temp_C, rh_pct },
+    at: "2026-10-07T08:00:00+02:00",
+  }));
+
+const holds = (law: (found: PlanResult, input: PlanInput) => void, numRuns = 60) => fc.assert(fc.property(inputs, (input) => law(plan(input), input)), { numRuns });
+
+test("every material that is chosen is put to work somewhere, and each place has something to do", () => {
+  holds(({ links, operations, places }) => {
+    const used = new Set(operations.map(({ link }) => link));
+    const classes = new Set(operations.map(({ class: name, station }) => `${station} ${name}`));
+    for (const link of links) expect([link.id, used.has(link.id) || [...classes].some((each) => each.endsWith(` ${link.class}`))]).toEqual([link.id, true]);
+    const served = places.filter(({ id }) => links.some(({ place }) => place === id));
+    for (const { id } of served) expect([id, operations.some((operation) => operation.places.includes(id) && operation.station !== "close")]).toEqual([id, true]);
+  });
+});
+
+test("nothing is done before what it waits for, and every wait is a real one", () => {
+  holds(({ operations }) => {
+    const at = new Map(operations.map(({ id }, i) => [id, i]));
+    expect(at.size).toBe(operations.length);
+    operations.forEach(({ id, after }, i) => {
+      for (const { op, min_min, min_range, max_min, because } of after) {
+        expect([id, op, (at.get(op) ?? Infinity) < i]).toEqual([id, op, true]);
+        expect(min_min >= 0 && min_range[0] <= min_range[1] && because.length > 0).toBe(true);
+        if (max_min !== undefined) expect(max_min).toBeGreaterThan(0);
+      }
+    });
+  });
+});
+
+test("a mix is the sum of its parts and of its portions; grams are never nonsense", () => {
+  holds(({ operations }) => {
+    for (const { mass_g, parts, portions } of operations) {
+      if (mass_g === undefined) continue;
+      expect(Number.isFinite(mass_g) && mass_g > 0).toBe(true);
+      for (const shares of [parts, portions]) if (shares && shares.length > 0) expect(shares.reduce((sum, each) => sum + each.mass_g, 0) / mass_g).toBeCloseTo(1, 6);
+    }
+  });
+});
+
+test("every condition of a material is said at an operation that meets it", () => {
+  holds(({ operations }, input) => {
+    const minded = new Set(operations.flatMap(({ mind }) => mind.map(({ rule }) => rule)));
+    for (const damage of planned(input).damages) {
+      const met = rulesMet(damage);
+      const conditions = damage.links.flatMap(({ reasons }) => reasons.filter(({ effect }) => effect === "if").map(({ rule }) => rule));
+      for (const rule of conditions) expect([rule, minded.has(rule) || met.has(rule)]).toEqual([rule, true]);
+    }
+  });
+});
+
+test("the whole begins with a photograph and ends with the signature; the work of several damages is one list", () => {
+  holds(({ operations, hands_min, elapsed_min }) => {
+    expect([operations[0]?.kind, operations.at(-1)?.kind]).toEqual(["photograph", "sign"]);
+    expect(operations.filter(({ kind }) => kind === "sign")).toHaveLength(1);
+    expect(hands_min[0] <= hands_min[1] && elapsed_min[0] <= elapsed_min[1] && elapsed_min[1] >= hands_min[0] * 0).toBe(true);
+  });
+});
+
+test("what is done stays done and as it was when a round is opened, and a round brings its operations back", () => {
+  holds((found, input) => {
+    const place = found.places.find(({ id, kind }) => kind === "void" && found.operations.some((operation) => operation.kind === "mix" && operation.station === "fill" && operation.places.includes(id)));
+    if (!place) return;
+    const done = found.operations.filter(({ station }) => station === "ready" || station === "fill" || station === "join");
+    const entries = done.map(({ id }) => ({ at: input.at, body: { kind: "done", op: id } }));
+    const again = plan({ ...input, entries: [...entries, { at: "2026-10-08T08:00:00+02:00", body: { kind: "round-opened", station: "fill", places: [place.id], because: "a low spot" } }] });
+    const texts = new Map(again.operations.map(({ id, text }) => [id, text]));
+    for (const { id, text } of done) expect([id, texts.get(id)]).toEqual([id, text]);
+    expect(again.operations.some(({ id, round }) => round === 2 && id.startsWith("r2/"))).toBe(true);
+  }, 30);
+});
+
+test("the same question has the same answer, and a warmer room never waits longer for a reaction", () => {
+  holds((found, input) => {
+    expect(plan(input)).toEqual(found);
+    const warm = plan({ ...input, climate: { ...input.climate, temp_C: input.climate.temp_C + 2 } });
+    if (warm.links.map(({ class: name }) => name).join() === found.links.map(({ class: name }) => name).join()) expect(warm.elapsed_min[0]).toBeLessThanOrEqual(found.elapsed_min[0] + 1e-6);
+  }, 30);
+});
