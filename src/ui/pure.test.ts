@@ -1,10 +1,7 @@
-import { coated, matched, mixed, sanded, surveyed } from "@/core/plan/story.fixture";
-import type { EventBody } from "@/core/record/events.schema";
 import { wall } from "@/core/units";
 import { dayLine, WIDTH, type WindowOnLine } from "./bench/dayLineLayout";
 import { parseNumber } from "./forms/parse";
-import { drawable, EMPTY_SURVEY, readSurvey, type SurveyForm, surveyForm } from "./survey/surveyForm";
-import { entryWords } from "./treatment/entryWords";
+import { drawable, EMPTY_SURVEY, readSurvey, sharedForm, type SurveyForm, surveyForm } from "./survey/surveyForm";
 
 const chip = (over: Partial<SurveyForm> = {}): SurveyForm => ({
   ...EMPTY_SURVEY,
@@ -66,6 +63,27 @@ describe("the survey as typed", () => {
     expect(read.survey.found).toBe("old wax");
   });
 
+  test("slivers are a list of their own lengths; an empty row counts for nothing, a half one is named", () => {
+    const dish = (rows: SurveyForm["lists"][string]): SurveyForm => ({ ...EMPTY_SURVEY, kind: "shards", measures: { shards: "7", break_length_mm: "640", thickness_mm: "3" }, lists: { slivers: rows } });
+    const whole = { length_mm: "22", width_mm: "4", depth_mm: "3" };
+    expect(readSurvey(dish([whole, {}]))).toMatchObject({ ok: true, survey: { damage: { slivers: [{ length_mm: 22, width_mm: 4, depth_mm: 3 }] } } });
+    expect(readSurvey(dish([whole, { length_mm: "22" }]))).toMatchObject({ ok: false, errors: { "slivers.1.width_mm": "Measure this and enter it." } });
+    const read = readSurvey(dish([whole]));
+    expect(read.ok && readSurvey(surveyForm(read.survey))).toEqual(read);
+  });
+
+  test("a member is measured square or round, not by half", () => {
+    const rung = (measures: Record<string, string>): SurveyForm => ({ ...EMPTY_SURVEY, kind: "break-along", measures: { slope_mm: "70", ...measures } });
+    expect(readSurvey(rung({ width_mm: "24" }))).toMatchObject({ ok: false, errors: { width_mm: expect.stringContaining("or else the diameter") } });
+    expect(readSurvey(rung({ diameter_mm: "24" }))).toMatchObject({ ok: true });
+  });
+
+  test("a further damage begins with what was asked of the whole piece", () => {
+    const read = readSurvey(chip({ service: { wet: true, load: false }, finish_survives: true, heat_C: "45" }));
+    if (!read.ok) throw new Error("not read");
+    expect(sharedForm(read.survey)).toMatchObject({ kind: "", measures: {}, service: { wet: true, load: false }, finish_survives: true, heat_C: "45" });
+  });
+
   test("it is drawn as soon as it is whole, and not before", () => {
     expect(drawable(chip())).toMatchObject({ kind: "chip" });
     expect(drawable(chip({ measures: { length_mm: "34" } }))).toBeUndefined();
@@ -77,33 +95,6 @@ test("numbers are read as people type them", () => {
   expect(parseNumber("−0.2")).toEqual({ ok: true, value: -0.2 });
   expect(parseNumber("")).toMatchObject({ ok: false });
   expect(parseNumber("1.2.3")).toMatchObject({ ok: false, message: expect.stringContaining("1.2.3") });
-});
-
-test("every kind of entry has its words", () => {
-  const bodies: EventBody[] = [
-    surveyed(),
-    matched,
-    mixed(1),
-    coated(2),
-    sanded(240),
-    { kind: "placed", layer: 1, applied_mm: 5.6 },
-    { kind: "measured", layer: 1, surface_mm: -0.3 },
-    { kind: "withdrawn" },
-    { kind: "went-back", to: { system: "P", grade: 120 }, reason: "a line" },
-    { kind: "closed", notes: "sound", signed_by: "M." },
-  ];
-  expect(bodies.map(entryWords)).toEqual([
-    "Surveyed: edge chip, 34 × 11 × 6 mm",
-    "Chose epoxy putty → acrylic paint and pigments → clear acrylic gloss, reversible first",
-    "Mixed layer 1: Epoxy putty (A 1.02 g, B 1.00 g)",
-    "Laid coat 2: Acrylic paint and pigments",
-    "Sanded with P240",
-    "Placed layer 1, 5.6 mm",
-    "Measured layer 1: 0.3 mm low",
-    "Taken back",
-    "Went back to P120: a line",
-    "Signed and closed by M.: sound",
-  ]);
 });
 
 describe("the day line", () => {

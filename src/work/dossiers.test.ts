@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
 import sharp from "sharp";
-import { mixed } from "@/core/plan/story.fixture";
+import { done } from "@/core/views/story.fixture";
 import { copyDossier, readDossier, shiftDossier } from "@/formats/dossier";
 import type { Dossier } from "@/formats/dossier.schema";
 import { PHOTOGRAPH_MAX_BYTES } from "@/formats/photograph";
@@ -26,7 +26,7 @@ const photograph = async (over: object = {}) => ({
 
 async function full(): Promise<{ treatment: string; dossier: Dossier }> {
   const treatment = await chosenTreatment();
-  await write(treatment, 2, mixed(1));
+  await write(treatment, 2, done("r1/ready/photograph"));
   await addPhotograph(treatment, await photograph(), NOW);
   return { treatment, dossier: await exportDossier(treatment, NOW) };
 }
@@ -129,7 +129,7 @@ describe("dossiers", () => {
   test.each<[string, (dossier: Dossier) => unknown, RegExp, string]>([
     ["something else", () => ({ hello: "world" }), /not a Wanderjahr dossier/, "/format"],
     ["nothing", () => null, /not a Wanderjahr dossier/, "/format"],
-    ["an unknown version", (dossier) => ({ ...dossier, version: 7 }), /version 7; this Wanderjahr reads version 1/, "/version"],
+    ["an unknown version", (dossier) => ({ ...dossier, version: 7 }), /version 7; this Wanderjahr reads/, "/version"],
     ["an unknown field", (dossier) => ({ ...dossier, sparkle: 1 }), /damaged/, "/sparkle"],
     [
       "a hole in the log",

@@ -1,4 +1,4 @@
-import { CHIP, matched, mixed, surveyed } from "@/core/plan/story.fixture";
+import { CHIP, done, matched, mixed, surveyed } from "@/core/views/story.fixture";
 import { em } from "@/store/orm";
 import { airNow, climateSince, setClimate } from "./climate";
 import { appendEntry } from "./log";
@@ -21,25 +21,25 @@ test("entries are numbered in order and read back as written", async () => {
 
 test("the same key twice is one entry, even at the same moment", async () => {
   const treatment = await chosenTreatment();
-  const entry = { key: "one-press-of-a-button", version: 2, body: mixed(1) };
+  const entry = { key: "one-press-of-a-button", version: 2, body: done("r1/ready/photograph") };
   const answers = await Promise.all([
     appendEntry(treatment, entry, NOW),
     appendEntry(treatment, entry, NOW),
     appendEntry(treatment, entry, NOW),
   ]);
   expect(new Set(answers.map(({ id }) => id)).size).toBe(1);
-  expect((await treatmentPage(treatment)).treatment.clocks).toHaveLength(1);
+  expect((await treatmentPage(treatment)).treatment.marks.size).toBe(1);
 });
 
 test("two windows at once: one writes, the other is told what was written", async () => {
   const treatment = await chosenTreatment();
   const both = await Promise.allSettled([
-    write(treatment, 2, mixed(1)),
+    write(treatment, 2, done("r1/ready/photograph")),
     write(treatment, 2, { kind: "noted", station: "fill", text: "edge lifted" }),
   ]);
   expect(both.map(({ status }) => status).sort()).toEqual(["fulfilled", "rejected"]);
-  const late = await problemOf(write(treatment, 2, mixed(1)));
-  expect(late).toMatchObject({ status: 409, detail: expect.stringMatching(/Another window wrote here.*(mixed|noted at Fill)/) });
+  const late = await problemOf(write(treatment, 2, done("r1/ready/photograph")));
+  expect(late).toMatchObject({ status: 409, detail: expect.stringMatching(/Another window wrote here.*./) });
   expect((await treatmentPage(treatment)).record.version).toBe(3);
 });
 
@@ -64,7 +64,7 @@ test("a correction refers to an entry of this log, and a withdrawal to something
   await write(treatment, 2, surveyed({ ...CHIP, depth_mm: 3 }), { corrects: record.log[0]?.id });
   expect((await treatmentPage(treatment)).treatment).toMatchObject({
     choice_stale: true,
-    survey: { body: { survey: { damage: { depth_mm: 3 } } } },
+    damages: [{ survey: { body: { survey: { damage: { depth_mm: 3 } } } } }],
   });
 });
 
@@ -76,11 +76,35 @@ test("rows of the log are never changed", async () => {
   expect(after.slice(0, 2)).toEqual(before);
 });
 
-test("what was begun with both hands full is written back by some minutes", async () => {
+const ago = (minutes: number) => new Date(NOW.getTime() - minutes * 60_000).toISOString();
+const AGAINST = { state: "blocked", because: "made ready at another bench" } as const;
+
+test("what was done with both hands full is written back by its real time, never into the future", async () => {
   const treatment = await chosenTreatment();
-  await write(treatment, 2, mixed(1), { minutes_ago: 15 });
+  await write(treatment, 2, { ...mixed(1), against: AGAINST } as never, { at: ago(15) });
   const { treatment: seen } = await treatmentPage(treatment);
-  expect(Date.parse(seen.clocks[0]?.at ?? "")).toBe(NOW.getTime() - 15 * 60_000);
+  expect(Date.parse(seen.marks.get("r1/fill/mix-1/epoxy-putty")?.at ?? "")).toBe(Date.parse(ago(15)));
+  expect(await problemOf(write(treatment, 3, done("r1/ready/photograph"), { at: ago(-60) }))).toMatchObject({ status: 422 });
+});
+
+test("out of order is refused until there is a reason, and the reason is kept", async () => {
+  const treatment = await chosenTreatment();
+  expect(await problemOf(write(treatment, 2, mixed(1)))).toMatchObject({ status: 422, detail: expect.stringContaining("Say why") });
+  await write(treatment, 2, { ...mixed(1), against: AGAINST } as never);
+  expect((await treatmentPage(treatment)).record.log[2]?.body).toMatchObject({ against: AGAINST });
+});
+
+test("a further damage on another part and a round stand in the same log", async () => {
+  const treatment = await chosenTreatment();
+  await write(treatment, 2, surveyed({ kind: "crack", length_mm: 40, width_mm: 0.2, depth_mm: 4, closes: true }, {}, { damage: "d2", title: "Hairline" }));
+  await write(treatment, 3, { kind: "round-opened", station: "fill", places: ["d1/loss"], because: "a pinhole" });
+  const { treatment: seen, damages, worked } = await treatmentPage(treatment);
+  expect(damages.map(({ damage, title }) => [damage, title])).toEqual([
+    ["d1", "rim chip"],
+    ["d2", "Hairline"],
+  ]);
+  expect(seen.settled).toBe(false);
+  expect(worked?.repair.rounds).toMatchObject([{ round: 2, because: "a pinhole" }]);
 });
 
 test("an unknown treatment is a 404", async () => {
@@ -90,14 +114,14 @@ test("an unknown treatment is a 404", async () => {
 describe("the overview", () => {
   test("holds open treatments with their clocks, not closed ones", async () => {
     const open = await chosenTreatment();
-    await write(open, 2, mixed(1));
+    await write(open, 2, { ...mixed(1), against: AGAINST } as never);
     const { treatment_id: shut } = await createPiece(newPiece({ reference: "HF-009" }), NOW);
     await write(shut, 0, surveyed());
     await write(shut, 1, { kind: "closed", notes: "", signed_by: "M." });
     const seen = await overview();
     expect(seen.items.map(({ id }) => id)).toEqual([open]);
     expect(seen.closed).toBe(1);
-    expect(seen.items[0]?.brief.clock?.cure).toMatchObject({ class: "epoxy-putty", layer: 1 });
+    expect(seen.items[0]?.brief.acts.map(({ op }) => op)).toContain("r1/ready/photograph");
     expect((await closedItems()).map(({ id }) => id)).toEqual([shut]);
     await write(shut, 2, { kind: "reopened", reason: "a pit showed" });
     expect((await overview()).items).toHaveLength(2);
@@ -134,8 +158,12 @@ describe("the climate", () => {
 
   test("set by hand moves the clocks that run", async () => {
     const treatment = await chosenTreatment();
-    await appendEntry(treatment, { key: crypto.randomUUID(), version: 2, body: mixed(1) }, new Date());
-    const hard = async () => (await treatmentPage(treatment)).cures[0]?.stages.find(({ stage }) => stage === "hard")?.at ?? 0;
+    await appendEntry(treatment, { key: crypto.randomUUID(), version: 2, body: { ...mixed(1), against: AGAINST } as never }, new Date());
+    const hard = async () => {
+      const { worked } = await treatmentPage(treatment);
+      const [clock] = worked?.clocks.values() ?? [];
+      return clock?.stages.find(({ stage }) => stage === "hard")?.at ?? 0;
+    };
     const cool = await hard();
     await setClimate({ source: "hand", temp_C: 30, rh_pct: 40 }, new Date());
     expect(await hard()).toBeLessThan(cool);

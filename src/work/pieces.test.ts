@@ -78,7 +78,7 @@ test("a second damage may lie on another part, known or new; both are on the con
   expect([page.record.substrate, page.parts.map(({ name }) => name)]).toEqual(["hardwood", ["rim", "lid"]]);
   expect(page.damages).toMatchObject([
     { title: "rim chip", part: "rim" },
-    { id: second, part: "lid", mark: { x: 0.4, y: 0.25 } },
+    { treatment: second, damage: "d1", part: "lid", mark: { x: 0.4, y: 0.25 } },
   ]);
   const { id: other } = await createPiece(newPiece({ reference: "HF-048" }), NOW);
   expect(await problemOf(addTreatment(other, { id: crypto.randomUUID(), title: "crack", part: lid }, NOW))).toMatchObject({ status: 404 });

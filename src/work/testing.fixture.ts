@@ -1,6 +1,6 @@
 import { MikroORM } from "@mikro-orm/postgresql";
 import sharp from "sharp";
-import { matched, surveyed } from "@/core/plan/story.fixture";
+import { matched, surveyed } from "@/core/views/story.fixture";
 import type { EventBody } from "@/core/record/events.schema";
 import { config } from "@/store/config";
 import { closeStore, em } from "@/store/orm";

@@ -3,7 +3,6 @@ import { FINISHES, PIECE_KINDS, STANCES, SUBSTRATES } from "../catalogue";
 import { damages } from "../survey/survey.fixture";
 import type { PlanInput, PlanResult } from "./plan.schema";
 import { plan, planned } from "./planCalc";
-import { rulesMet } from "./repair";
 
 const service = fc.record({ touched: fc.boolean(), wet: fc.boolean(), outdoor: fc.boolean(), load: fc.boolean(), flex: fc.boolean(), food: fc.boolean() }, { requiredKeys: [] });
 
@@ -64,10 +63,10 @@ test("a mix is the sum of its parts and of its portions; grams are never nonsens
 test("every condition of a material is said at an operation that meets it", () => {
   holds(({ operations }, input) => {
     const minded = new Set(operations.flatMap(({ mind }) => mind.map(({ rule }) => rule)));
-    for (const damage of planned(input).damages) {
-      const met = rulesMet(damage);
+    const { damages, met } = planned(input);
+    for (const damage of damages) {
       const conditions = damage.links.flatMap(({ reasons }) => reasons.filter(({ effect }) => effect === "if").map(({ rule }) => rule));
-      for (const rule of conditions) expect([rule, minded.has(rule) || met.has(rule)]).toEqual([rule, true]);
+      for (const rule of conditions) expect([rule, minded.has(rule) || met.get(damage.id)?.has(rule)]).toEqual([rule, true]);
     }
   });
 });

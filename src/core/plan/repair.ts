@@ -22,6 +22,8 @@ export interface Repair {
   readonly places: readonly WorkPlace[];
   readonly links: readonly PlanLink[];
   readonly operations: readonly Operation[];
+  /** By damage: the conditions that an operation of its own meets. */
+  readonly met: ReadonlyMap<string, ReadonlySet<string>>;
   readonly rounds: readonly Round[];
   readonly hands_min: Range;
   readonly elapsed_min: Range;
@@ -77,7 +79,9 @@ export function repairOf(input: RepairInput): Repair {
   const rounds = input.rounds.map((round, i) => ({ ...round, round: i + 2 }));
   const contexts = new Map(damages.map(({ id, context }) => [id, context]));
   const parts = new Map(damages.map(({ id, part }) => [id, part]));
-  const first = merged(damages.flatMap((damage) => draftsOf(damage.context, damage.part)), 1, parts, input.marks);
+  const drafts = new Map(damages.map((damage) => [damage.id, draftsOf(damage.context, damage.part)]));
+  const met = new Map([...drafts].map(([id, each]) => [id, new Set(each.flatMap(({ meets = [] }) => meets))]));
+  const first = merged([...drafts.values()].flat(), 1, parts, input.marks);
   const placed = rounds.reduce((all, round) => withRound(all, round, damages, parts, input.marks), first);
   const edges = edgesOf(placed, contexts);
   const ordered = inOrder(placed, edges);
@@ -87,7 +91,8 @@ export function repairOf(input: RepairInput): Repair {
     damages,
     places: damages.flatMap(({ places }) => places),
     links,
-    operations: minded(sortOwn(operations), damages),
+    operations: minded(sortOwn(operations), damages, met),
+    met,
     rounds,
     hands_min: sumRanges(operations.map(({ hands_min }) => hands_min)),
     elapsed_min: elapsed(operations),
@@ -275,12 +280,8 @@ function minMax(a: number | undefined, b: number | undefined): { max_min?: numbe
   return found.length > 0 ? { max_min: Math.min(...found) } : {};
 }
 
-/** Conditions that an operation of this damage is made to meet. */
-export const rulesMet = ({ context }: WorkedDamage): ReadonlySet<string> => new Set(draftsOf(context, "").flatMap(({ meets = [] }) => meets));
-
 /** Every condition under which a link fits is an operation, or is minded at the link's own. */
-function minded(operations: readonly Operation[], damages: readonly WorkedDamage[]): Operation[] {
-  const met = new Map(damages.map((damage) => [damage.id, rulesMet(damage)]));
+function minded(operations: readonly Operation[], damages: readonly WorkedDamage[], met: Repair["met"]): Operation[] {
   const mind = new Map<string, Array<{ rule: string; text: string }>>();
   for (const damage of damages)
     for (const link of damage.links)

@@ -276,7 +276,7 @@ export const WAYS: Rows = {
   stain: [
     { way: "bleach", label: "Bleach it", how: "Mild acid in coats, rinse, neutralise, dry for two days, then look again.", lost: "some colour of the wood around", risk: "Pale patches; the finish there has to go first.", hands_min: [40, 90], wait_min: 2880, fits: (d, f) => f.on.family === "wood" && d.through, not_first: () => "the finish there would have to go" },
     { way: "poultice", label: "Draw it out with a poultice", how: "A wet poultice under film for a day, rinse, dry, look; again if it still comes out.", lost: "nothing", risk: "It may leave a tide line: poultice the whole piece, never the spot alone.", hands_min: [30, 60], wait_min: 2880, fits: (_, f) => f.on.family === "ceramic" || f.on.substrate === "stone" },
-    { ...FILL, way: "colour", label: "Tone it over", how: "Lock it, mute it with opaque colour, coat it.", places: (d) => [{ name: "surface", kind: "surface", label: "The stained place", area_mm2: d.length_mm * d.width_mm * 2, takes: ["colour", "topcoat"] }] },
+    { ...FILL, way: "colour", label: "Tone it over", how: "Lock it, mute it with opaque colour, coat it.", places: (d, f) => [{ name: "surface", kind: "surface", label: "The stained place", area_mm2: d.length_mm * d.width_mm * 2, takes: f.finish.finish === "paint" ? ["colour"] : ["colour", "topcoat"] }] },
     LEAVE,
   ],
   "loose-joint": [
