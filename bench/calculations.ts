@@ -46,7 +46,13 @@ const QUESTIONS: Record<CalcName, object> = {
     service: { wet: true, food: true },
     stance: "reversible",
   },
-  film: { existing_um: 120, coats: [{ wet_um: 100, solids_pct: 40, count: 4 }], cuts: [{ um: 6, sd_um: 2 }], safe_um: 60, scratch: { depth_um: 90, mode: "spray", coat_um: 10, cut_um: 6 } },
+  film: {
+    existing_um: 120,
+    coats: [{ wet_um: 100, solids_pct: 40, count: 4 }],
+    cuts: [{ um: 6, sd_um: 2 }],
+    safe_um: 60,
+    scratch: { depth_um: 90, mode: "spray", coat_um: 10, cut_um: 6 },
+  },
   // the largest of the kept jobs: three damages worked together
   plan: JSON.parse(readFileSync("docs/jobs/12-jester-figure.json", "utf8")),
   brace: { joint: "break-across", section: { width_mm: 32, height_mm: 44 }, load_N: 250, lever_mm: 180, material: "hardwood" },

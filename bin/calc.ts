@@ -4,10 +4,11 @@ import { createInterface } from "node:readline";
 import { calc } from "../src/core/calc";
 import type { PlanInput } from "../src/core/plan/plan.schema";
 import { planned } from "../src/core/plan/planCalc";
-import { sheetOf } from "../src/core/plan/sheet";
+import { sheetOf, titleOf } from "../src/core/plan/sheet";
 import { type Problem, problem } from "../src/core/problem";
 
-const USAGE = "npm run -s calc -- <name> <file.json | ->   or   npm run -s calc -- plan <file.json> --sheet   or   npm run -s calc -- --lines";
+const USAGE =
+  "npm run -s calc -- <name> <file.json | ->   or   npm run -s calc -- plan <file.json> --sheet   or   npm run -s calc -- --lines";
 
 /** One question a line on standard input, one answer a line, in order. */
 async function lines(): Promise<void> {
@@ -53,14 +54,8 @@ function one(name: string, file: string, sheet: boolean): void {
   if (!asked.ok) refuse(asked.problem);
   const outcome = calc(name, asked.value);
   if (!outcome.ok) refuse(outcome.problem);
-  if (sheet) process.stdout.write(sheetOf(planned(asked.value as PlanInput), titleOf(file)));
+  if (sheet) process.stdout.write(sheetOf(planned(asked.value as PlanInput), titleOf(basename(file))));
   else process.stdout.write(`${JSON.stringify(outcome.result)}\n`);
-}
-
-/** A job's file names it: `05-carousel-plinth.json` is "Carousel plinth". */
-function titleOf(file: string): string {
-  const words = basename(file, ".json").replace(/^\d+-/, "").replaceAll("-", " ");
-  return file === "-" ? "Work sheet" : words.charAt(0).toUpperCase() + words.slice(1);
 }
 
 const args = process.argv.slice(2);

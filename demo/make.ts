@@ -25,7 +25,10 @@ function chainOf(story: Story, teller: Teller, id: string, choose: ClassName): C
   const asked = matchInputOf({ substrate: input.substrate, finish: input.finish }, survey, survey.damage, AIR.temp_C);
   const found = matching({ ...asked, stance: story.stance ?? "reversible" }, undefined, atPlaces(places, asked));
   const chain = found.chains.find(({ links }) => links.some(({ row }) => row.class === choose));
-  if (!chain) throw new Error(`${story.title}: ${choose} is refused; chains: ${found.chains.map(({ links }) => links.map(({ row }) => row.class).join("+")).join(" | ")}`);
+  if (!chain)
+    throw new Error(
+      `${story.title}: ${choose} is refused; chains: ${found.chains.map(({ links }) => links.map(({ row }) => row.class).join("+")).join(" | ")}`,
+    );
   return chain.links.map(({ role, row }) => ({ role, class: row.class }));
 }
 
@@ -35,11 +38,19 @@ function begin(story: Story, teller: Teller, first: number): void {
   damages.forEach(({ mark, survey, part, title }, i) => {
     const damage = `d${i + 1}`;
     if (mark) teller.write(first - 5 - 12 * i, { kind: "marked", damage, x: mark[0], y: mark[1] });
-    teller.write(first - 10 - 12 * i, { kind: "surveyed", damage, ...(part ? { part: partId(story, part) } : {}), ...(title ? { title } : {}), survey, hands_min: 15 });
+    teller.write(first - 10 - 12 * i, {
+      kind: "surveyed",
+      damage,
+      ...(part ? { part: partId(story, part) } : {}),
+      ...(title ? { title } : {}),
+      survey,
+      hands_min: 15,
+    });
   });
   damages.forEach(({ choose }, i) => {
     const damage = `d${i + 1}`;
-    if (choose) teller.write(first - 40 - 5 * i, { kind: "matched", damage, stance, chain: chainOf(story, teller, damage, choose), hands_min: 10 });
+    if (choose)
+      teller.write(first - 40 - 5 * i, { kind: "matched", damage, stance, chain: chainOf(story, teller, damage, choose), hands_min: 10 });
   });
 }
 

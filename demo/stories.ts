@@ -173,7 +173,13 @@ export const STORIES: readonly Story[] = [
     ],
     tell: (t) => {
       t.walk(4 * DAY + 220, { until: 2 * DAY });
-      t.write(DAY + 200, { kind: "round-opened", station: "fill", places: ["d1/loss"], because: "raking light: the tip is 0.4 mm low at the seam", low_mm: 0.4 });
+      t.write(DAY + 200, {
+        kind: "round-opened",
+        station: "fill",
+        places: ["d1/loss"],
+        because: "raking light: the tip is 0.4 mm low at the seam",
+        low_mm: 0.4,
+      });
       t.walk(DAY + 190, { before: ({ op }) => op.id.startsWith("r2/colour/under-1") });
       t.do(14, ({ op }) => op.id.startsWith("r2/colour/under-1"));
     },
@@ -302,7 +308,12 @@ export const STORIES: readonly Story[] = [
       t.walk(8 * DAY - 30, { before: kind("unclamp") });
       t.early(8 * DAY - 190, kind("unclamp"), "needed the tape for the rim; the seam did not move");
       t.walk(4 * DAY - 10, { until: 3 * DAY + 30 });
-      t.write(3 * DAY, { kind: "closed", notes: "Shard 3 took a second brush of resin, set as usual. Next time tape from both faces.", signed_by: "M.", hands_min: 20 });
+      t.write(3 * DAY, {
+        kind: "closed",
+        notes: "Shard 3 took a second brush of resin, set as usual. Next time tape from both faces.",
+        signed_by: "M.",
+        hands_min: 20,
+      });
     },
   },
   {

@@ -86,7 +86,12 @@ export class Teller {
     const act = this.acts(minutesAgo).find((each) => each.state === "too-early" && pick(each));
     if (!act) throw new Error(`${this.story.title}: nothing is too early like that; open: ${this.open(minutesAgo)}`);
     const { since = 0, from = 0 } = act;
-    const against = { state: "too-early" as const, because, passed_min: Math.round((NOW - minutesAgo * MINUTE - since) / MINUTE), asked_min: Math.round((from - since) / MINUTE) };
+    const against = {
+      state: "too-early" as const,
+      because,
+      passed_min: Math.round((NOW - minutesAgo * MINUTE - since) / MINUTE),
+      asked_min: Math.round((from - since) / MINUTE),
+    };
     this.write(minutesAgo, this.done(act, minutesAgo, { against }));
   }
 
@@ -94,11 +99,16 @@ export class Teller {
    * Do everything in its order from `from` minutes ago, each as soon as its clock allows and hands are free, by day, but stop before the
    * first that `before` means and before `until` minutes ago. Returns how long ago the last one ended.
    */
-  walk(from: number, { before = () => false, until = 1, except = () => false }: { before?: Pick; until?: number; except?: Pick } = {}): number {
+  walk(
+    from: number,
+    { before = () => false, until = 1, except = () => false }: { before?: Pick; until?: number; except?: Pick } = {},
+  ): number {
     let at = from;
     for (let i = 0; i < 400; i++) {
       const ready = this.acts(at).filter((each) => isOpen(each) && !except(each));
-      const act = ready.find(({ state }) => state === "now") ?? ready.filter(({ state }) => state === "too-early").sort((a, b) => (a.from ?? 0) - (b.from ?? 0))[0];
+      const act =
+        ready.find(({ state }) => state === "now") ??
+        ready.filter(({ state }) => state === "too-early").sort((a, b) => (a.from ?? 0) - (b.from ?? 0))[0];
       if (!act || before(act)) return at;
       const opens = act.state === "too-early" ? (NOW - (act.from ?? 0)) / MINUTE - 1 : at;
       const when = endOf(act, opens);

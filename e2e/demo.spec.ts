@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { demoTreatment, firstKeys, MATCHED, newTreatment, photograph, SURVEYED, write } from "./support";
+import { demoTreatment, firstKeys, MATCHED, newTreatment, photograph, SURVEYED, workOff, write } from "./support";
 
 test("the bench is alive at first sight: work now, hands off, the Shelf in its order", async ({ page }) => {
   await page.goto("/");
@@ -23,14 +23,17 @@ test("a plate leads to where its piece stands", async ({ page }) => {
     .getByRole("complementary", { name: "Shelf" })
     .getByRole("link", { name: /Figure hand/ })
     .click();
-  await expect(page).toHaveURL(new RegExp(`${demoTreatment("figure-hand")}/join$`));
+  await expect(page).toHaveURL(new RegExp(`${demoTreatment("figure-hand")}/join`));
   await expect(page.getByText("Don’t touch").first()).toBeVisible();
 });
 
 test("the clock goes on by itself: the plate counts down without a reload", async ({ page }) => {
   await page.clock.install();
   await page.goto(`/treatments/${demoTreatment("figure-hand")}/join`);
-  const timer = page.getByRole("timer");
+  const timer = page
+    .getByRole("complementary", { name: "Shelf" })
+    .getByRole("link", { name: /Figure hand/ })
+    .locator(".plate-left");
   const before = await timer.textContent();
   await expect(async () => {
     await page.clock.fastForward("03:00:00");
@@ -104,9 +107,12 @@ test("the climate set by hand moves the clocks on every page, until it is given 
   const { treatment } = await newTreatment(page);
   await write(page, treatment, 0, SURVEYED);
   await write(page, treatment, 1, MATCHED);
-  await write(page, treatment, 2, { kind: "mixed", class: "epoxy-putty", layer: 1, thickness_mm: 5, climate: { temp_C: 18, rh_pct: 50 } });
+  await workOff(page, treatment, (id) => id.includes("/fill/mix-2") || id.includes("/fill/blade"));
   await page.goto(`/treatments/${treatment}/fill`);
-  const hard = page.getByRole("row", { name: /Hard: sand/ });
+  const hard = page
+    .getByRole("list", { name: "Operations" })
+    .getByText(/^from /)
+    .first();
   const cool = (await hard.textContent()) ?? "";
   await page.getByRole("button", { name: /^Climate/ }).click();
   await page.getByLabel("Temperature").fill("warm");
@@ -162,13 +168,14 @@ test("a step taken back is open again, and the log keeps both entries", async ({
   await write(page, treatment, 1, MATCHED);
   await page.goto(`/treatments/${treatment}/ready`);
   await page.getByRole("button", { name: /^Done: Photograph/ }).click();
-  await page.getByRole("button", { name: "Take back" }).click();
+  await page.getByText("1 behind").click();
+  await page.getByRole("button", { name: /^Take back/ }).click();
   await expect(page.getByRole("button", { name: /^Done: Photograph/ })).toBeVisible();
   const { treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
-  expect(kept.log.map(({ body }: { body: { kind: string } }) => body.kind)).toEqual(["surveyed", "matched", "step-done", "withdrawn"]);
+  expect(kept.log.map(({ body }: { body: { kind: string } }) => body.kind)).toEqual(["surveyed", "matched", "done", "withdrawn"]);
 });
 
-test("join: clamped now starts the clock, and the clamps come off by it", async ({ page }) => {
+test("join: glued now starts the clock, and the tapes come off by it; what is not needed says so", async ({ page }) => {
   const { treatment } = await newTreatment(page, {
     part: { name: "body", substrate: "porcelain", finish: "glaze" },
     treatment_title: "two shards",
@@ -178,16 +185,14 @@ test("join: clamped now starts the clock, and the clamps come off by it", async 
     survey: { damage: { kind: "shards", shards: 2, break_length_mm: 60, thickness_mm: 4 }, service: {} },
   });
   await write(page, treatment, 1, { kind: "matched", stance: "service", chain: [{ role: "adhesive", class: "epoxy-slow" }] });
+  await workOff(page, treatment, (id) => id.includes("/join/bond-1"));
   await page.goto(`/treatments/${treatment}/join`);
-  await expect(page.getByText(/4.8 cm² of faces/)).toBeVisible();
-  await page.getByLabel("When it was done").selectOption("15 min ago");
-  await page.getByRole("button", { name: "Clamped now" }).click();
-  await expect(page.getByRole("row", { name: /Clamps off/ })).toContainText(/in \d+ h/);
+  await page.getByRole("button", { name: /^Glued now: / }).click();
   await expect(page.getByRole("complementary", { name: "Shelf" })).toContainText("Shooting-gallery mug");
-  await expect(page.getByRole("button", { name: /^Not yet: 4 steps are open/ })).toBeDisabled();
+  await expect(page.getByRole("complementary", { name: "Clocks" })).toContainText(/slow epoxy/);
   await page.goto(`/treatments/${treatment}/fill`);
-  await expect(page.getByText("Nothing is filled in this repair: nothing to fill.")).toBeVisible();
-  await page.getByRole("button", { name: "Go to Close" }).click();
+  await expect(page.getByText("Nothing is done at Fill in this repair.")).toBeVisible();
+  await page.getByRole("link", { name: "Go on to Close" }).click();
   await expect(page).toHaveURL(/\/close$/);
 });
 
@@ -209,30 +214,44 @@ test("match: another link is chosen, a clash is told, and it can be planned agai
   await expect(page).toHaveURL(/\/ready$/);
 });
 
-test("level: the ends are set by hand, a wrong pair is refused, and the ladder follows", async ({ page }) => {
-  await page.goto(`/treatments/${demoTreatment("lemonade-jar")}/level`);
-  await page.getByLabel("Start").selectOption("400");
-  await page.getByLabel("End").selectOption("240");
-  await expect(page.getByText(/The end is coarser than the start/)).toBeVisible();
-  await expect(page.getByRole("button", { name: "Use these ends" })).toBeDisabled();
-  await page.getByLabel("Start").selectOption("180");
-  await page.getByRole("button", { name: "Use these ends" }).click();
-  await expect(page.getByRole("img", { name: /Grit ladder: P180 now, P240 to come$/ })).toBeVisible();
-});
-
-test("a station is skipped with its reason, which Close repeats", async ({ page }) => {
+test("an operation is left out with its reason, which Close repeats, with what is still open", async ({ page }) => {
   const { treatment } = await newTreatment(page);
   await write(page, treatment, 0, SURVEYED);
   await write(page, treatment, 1, MATCHED);
   await page.goto(`/treatments/${treatment}/ready`);
-  await page.getByRole("button", { name: "Skip this station" }).click();
-  await expect(page.getByRole("button", { name: "Skip Make ready" })).toBeDisabled();
-  await page.getByLabel("Why is Make ready skipped?").fill("done by the owner's own shop");
-  await page.getByRole("button", { name: "Skip Make ready" }).click();
-  await expect(page).toHaveURL(/\/fill$/);
+  const first = page.getByRole("list", { name: "Operations" }).getByRole("listitem").first();
+  await first.getByRole("button", { name: "Leave it out" }).click();
+  await page.getByLabel("Why is it left out?").fill("done by the owner's own shop");
+  await page.getByRole("button", { name: "Leave it out" }).last().click();
+  await expect(page.getByText("1 behind")).toBeVisible();
   await page.goto(`/treatments/${treatment}/close`);
-  await expect(page.getByText(/done by the owner's own shop/)).toBeVisible();
-  await expect(page.getByText(/Still open: Fill, Level, Colour/)).toBeVisible();
+  await expect(page.getByText(/done by the owner's own shop/).first()).toBeVisible();
+  await expect(page.getByText(/Still open: Make ready, Fill, Level, Colour/)).toBeVisible();
+});
+
+test("two damages of a relief: each place is chosen by its number, and two clocks run side by side", async ({ page }) => {
+  await page.goto(`/treatments/${demoTreatment("cherub-relief")}/fill`);
+  const places = page.getByRole("region", { name: "Places" });
+  await expect(places.getByRole("button")).toHaveCount(2);
+  await places.getByRole("button", { name: /Joins of 2 shards/ }).click();
+  await expect(page.getByText("Nothing is done at Fill in this repair.")).toBeVisible();
+  await places.getByRole("button", { name: "Show all" }).click();
+  await expect(page.getByRole("list", { name: "Operations" }).getByText("Take the form off")).toBeVisible();
+  await expect(
+    page
+      .getByRole("complementary", { name: "Shelf" })
+      .getByRole("link", { name: /Cherub relief/ })
+      .first(),
+  ).toBeVisible();
+});
+
+test("a second round stands on the route with its cause, and the record tells it", async ({ page }) => {
+  await page.goto(`/treatments/${demoTreatment("carousel-hare")}/colour`);
+  await expect(page.getByRole("navigation", { name: "Route of this treatment" })).toContainText("damage 1 stands here");
+  await expect(page.getByText("Round 2").first()).toBeAttached();
+  await page.goto(`/treatments/${demoTreatment("carousel-hare")}/record`);
+  await expect(page.getByText(/^Round 2/).first()).toBeVisible();
+  await expect(page.getByText(/the tip is 0.4 mm low at the seam/).first()).toBeVisible();
 });
 
 test("a closed treatment takes no work until it is reopened with a reason", async ({ page }) => {
@@ -241,7 +260,7 @@ test("a closed treatment takes no work until it is reopened with a reason", asyn
   await write(page, treatment, 1, MATCHED);
   await write(page, treatment, 2, { kind: "closed", notes: "sound", signed_by: "M." });
   const refused = await page.request.post(`/api/treatments/${treatment}/log`, {
-    data: { key: crypto.randomUUID(), version: 3, body: { kind: "step-done", station: "ready", step: "clean" } },
+    data: { key: crypto.randomUUID(), version: 3, body: { kind: "done", op: "r1/ready/photograph" } },
   });
   expect(refused.status()).toBe(422);
   expect((await refused.json()).detail).toMatch(/closed. Reopen it at Close/);

@@ -55,15 +55,15 @@ test("a malformed dossier and one of an unknown version take nothing in, and say
   await give("{ not json");
   await expect(page.getByText(/Nothing was taken in/)).toBeVisible();
   await give(JSON.stringify({ format: "wanderjahr-dossier", version: 99 }));
-  await expect(page.getByText(/This dossier has version 99; this Wanderjahr reads version 1/)).toBeVisible();
-  await give(JSON.stringify({ format: "wanderjahr-dossier", version: 1, piece: {} }));
+  await expect(page.getByText(/This dossier has version 99; this Wanderjahr reads/)).toBeVisible();
+  await give(JSON.stringify({ format: "wanderjahr-dossier", version: 2, piece: {} }));
   await expect(page.getByText(/The dossier is damaged/)).toBeVisible();
   await expect(page.getByText("/treatment is missing")).toBeVisible();
   const jar = await (await page.request.get(`/api/treatments/${demoTreatment("lemonade-jar")}/dossier`)).text();
   await give(jar);
   await expect(page.getByText(/This treatment is here already/)).toBeVisible();
   await page.getByRole("button", { name: "Take it in as a copy" }).click();
-  await expect(page).toHaveURL(/\/close$/);
+  await expect(page).toHaveURL(/\/treatments\/.*\/\w+/);
   expect(page.url()).not.toContain(demoTreatment("lemonade-jar"));
 });
 
@@ -75,15 +75,13 @@ test("two windows on one treatment: the second is told, keeps its entry, and may
   await page.goto(`/treatments/${treatment}/ready`);
   await other.goto(`/treatments/${treatment}/ready`);
   await page.getByRole("button", { name: /^Done: Photograph/ }).click();
-  await expect(page.getByRole("button", { name: "Take back" })).toBeVisible();
-  await other.getByRole("button", { name: /^Done: Tape or film/ }).click();
+  await expect(page.getByText("1 behind")).toBeVisible();
+  await other.getByRole("button", { name: /^Done: Photograph/ }).click();
   const notice = other.getByRole("alert", { name: "Written twice" });
-  await expect(notice).toContainText("step done at Make ready");
-  await expect(notice).toContainText("Kept here: Done: mask");
-  await expect(other.getByRole("button", { name: "Take back" })).toHaveCount(1);
+  await expect(notice).toContainText("Kept here: Make ready: photograph");
+  await expect(other.getByText("1 behind")).toBeVisible();
   await notice.getByRole("button", { name: "Save mine as well" }).click();
-  await expect(notice).toHaveCount(0);
-  await expect(other.getByRole("button", { name: "Take back" })).toHaveCount(2);
+  await expect(other.getByRole("alert", { name: "Not saved" })).toContainText("It is on record already");
 });
 
 test("two windows on one piece: the later edit is told, not written over", async ({ page, context }) => {
@@ -119,9 +117,9 @@ test("pressing twice makes one record", async ({ page }) => {
   await write(page, treatment, 1, MATCHED);
   await page.goto(`/treatments/${treatment}/ready`);
   await page.getByRole("button", { name: /^Done: Photograph/ }).dblclick();
-  await expect(page.getByRole("button", { name: "Take back" })).toHaveCount(1);
+  await expect(page.getByText("1 behind")).toBeVisible();
   const { treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
-  expect(kept.log.filter(({ body }: { body: { step?: string } }) => body.step === "photograph")).toHaveLength(1);
+  expect(kept.log.filter(({ body }: { body: { op?: string } }) => body.op === "r1/ready/photograph")).toHaveLength(1);
 });
 
 test("a name of 200 letters breaks nothing", async ({ page }) => {

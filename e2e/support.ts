@@ -3,6 +3,10 @@ import { createRequire } from "node:module";
 import path from "node:path";
 import { expect, type Locator, type Page } from "@playwright/test";
 import sharp from "sharp";
+import { readLog } from "../src/core/record/treatment";
+import { actsOf } from "../src/core/views/acts";
+import { operationViews } from "../src/core/views/operationView";
+import { worked } from "../src/core/views/worked";
 
 const axe = readFileSync(createRequire(__filename).resolve("axe-core/axe.min.js"), "utf8");
 
@@ -107,3 +111,50 @@ export const MATCHED = {
     { role: "colour", class: "acrylic-paint" },
   ],
 };
+
+const ACT = /^(Done|Mixed now|Glued now|Laid now): /;
+const operations = (page: Page) => page.getByRole("list", { name: "Operations" }).getByRole("listitem");
+
+/** Do what is open at the station from top to bottom, as its window allows or else with a reason; what `keep` means stays. */
+export async function workStation(page: Page, keep?: RegExp): Promise<void> {
+  await expect(page.getByRole("heading", { name: /^What to do/ })).toBeVisible();
+  for (let i = 0; i < 60; i++) {
+    const rows = operations(page);
+    const left = await rows.count();
+    const row = rows.first();
+    if (left === 0 || (keep && keep.test((await row.locator(".op-t").textContent()) ?? ""))) return;
+    const id = (await row.getAttribute("id")) ?? "";
+    const act = row.getByRole("button", { name: ACT });
+    if (!(await act.isVisible())) {
+      await row.getByText("Do it, with a reason").click();
+      await row.getByLabel("Why is it done all the same?").fill("walked faster than the clock");
+    }
+    await act.click();
+    await expect(page.getByRole("list", { name: "Operations" }).locator(`[id="${id}"]`)).toHaveCount(0);
+  }
+}
+
+/** Every operation that is still open, through the API: for tests that begin later on the way. */
+export async function workOff(page: Page, treatment: string, until: (id: string) => boolean): Promise<void> {
+  for (let i = 0; i < 120; i++) {
+    const { piece, treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
+    const log = readLog(kept.log);
+    const found = worked({ kind: piece.kind, part: kept.part, parts: piece.parts }, log, AIR, { constant_C: AIR.temp_C }, Date.now());
+    const next = found?.repair.operations.find(({ id }) => !found.marks.has(id));
+    if (!found || !next || until(next.id)) return;
+    const [view] = operationViews(
+      log,
+      found,
+      actsOf(found, Date.now()).filter(({ op }) => op.id === next.id),
+    );
+    const start = view?.start ? { start: { ...view.start, climate: AIR } } : {};
+    await write(page, treatment, kept.log.length, {
+      kind: "done",
+      op: next.id,
+      hands_min: 5,
+      ...start,
+      against: { state: "too-early", because: "made ready for a test" },
+    });
+  }
+}
+const AIR = { temp_C: 20, rh_pct: 50 };

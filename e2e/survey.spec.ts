@@ -1,5 +1,5 @@
 import { expect, type Page, test } from "@playwright/test";
-import { demoTreatment, expectAccessible, newTreatment, SURVEYED, write } from "./support";
+import { demoTreatment, expectAccessible, MATCHED, newTreatment, SURVEYED, write } from "./support";
 
 /** Three very different pieces, each from what is wrong to its chain, through the screen alone. */
 interface Story {
@@ -85,7 +85,7 @@ for (const [name, { piece, kind, measures, answers, tells, candidate, why, whatI
     await press(page, "Back to the survey");
     await press(page, "Plan this repair");
     await expect(page).toHaveURL(/\/ready$/);
-    await expect(page.getByRole("button", { name: /^Done: / }).first()).toBeVisible();
+    await expect(page.getByRole("button", { name: /^Done: Photograph/ })).toBeVisible();
   });
 
 test("a swollen lifted veneer: the ways to meet it are compared, one is chosen with its reason, and that is what is matched", async ({
@@ -109,27 +109,33 @@ test("a swollen lifted veneer: the ways to meet it are compared, one is chosen w
   const ways = page.getByRole("region", { name: "Ways to meet it" });
   await expect(ways).toContainText("Glue it down");
   await expect(ways).toContainText("Let in new veneer");
-  await press(page, "Choose: Cut it out and fill");
+  await expect(ways.locator(".chosen")).toContainText("Let in new veneer");
+  await expect(ways).toContainText(/Not taken unasked: the core is swollen by 0.8 mm/);
+  await press(page, "Choose: Glue it down");
   await press(page, "Save, go to Match");
   await expect(page.getByText("Say why, in a few words.")).toBeVisible();
-  await page.getByLabel(/Why “cut it out and fill”/).fill("The core is soft under it.");
+  await page.getByLabel(/Why “glue it down”/).fill("The owner wants the old sheet kept.");
   await press(page, "Save, go to Match");
-  await expect(page).toHaveURL(/\/match$/);
-  await expect(page.getByText("120 × 40 × 1.4 mm")).toBeVisible();
-  await expect(page.getByRole("button", { name: "Fill", exact: true })).toBeVisible();
+  await expect(page).toHaveURL(/\/match/);
+  await expect(page.getByText("Glue it down", { exact: true })).toBeVisible();
+  await press(page, "Plan this repair");
+  await expect(page).toHaveURL(/\/ready$/);
   await page.goto(`/treatments/${treatment}/record`);
-  await expect(page.getByText("Cut it out and fill: The core is soft under it.").first()).toBeVisible();
+  await expect(page.getByText("Glue it down: The owner wants the old sheet kept.").first()).toBeVisible();
 });
 
-test("left as it is, a damage needs no chain: one step, then Close", async ({ page }) => {
+test("left as it is, a damage needs no chain: recorded, then Close", async ({ page }) => {
   const { treatment } = await newTreatment(page);
-  await write(page, treatment, 0, { ...SURVEYED, decision: { option: "leave", reason: "The owner wants it so." } });
+  await write(page, treatment, 0, { ...SURVEYED, way: { way: "leave", reason: "The owner wants it so." } });
   await page.goto(`/treatments/${treatment}/match`);
   await expect(page.getByText(/You decided: leave it\. No chain of materials is needed/)).toBeVisible();
   await page.goto(`/treatments/${treatment}/ready`);
-  await press(page, "Done: Record it, guard it, look again in a year.");
-  await press(page, "Leave Make ready, go to Close");
-  await expect(page).toHaveURL(/\/close$/);
+  await page
+    .getByRole("button", { name: /^Done: / })
+    .first()
+    .click();
+  await page.goto(`/treatments/${treatment}/close`);
+  await expect(page.getByRole("button", { name: "Sign and close" })).toBeVisible();
 });
 
 test("what exceeds the shop's licence says stop; going on all the same asks for a reason that stays on record", async ({ page }) => {
@@ -171,9 +177,61 @@ test("a piece shows all its damages on one map, each with its own part, and lead
   await page.goto(`/treatments/${demoTreatment("carousel-hare")}/survey`);
   const map = page.getByRole("region", { name: "Condition map" });
   await expect(map.getByRole("listitem")).toHaveCount(2);
-  await map.getByRole("link", { name: "torn saddle" }).click();
-  await expect(page.getByRole("heading", { name: "Carousel hare, torn saddle" })).toBeVisible();
+  await map.getByRole("link", { name: "Torn saddle" }).click();
+  await expect(page.getByLabel("What this damage is called")).toHaveValue("Torn saddle");
   await expect(page.getByText(/saddle cloth: leather/)).toBeVisible();
+});
+
+test("a second damage joins the same treatment, is asked its own way and materials, and both are one list", async ({ page }) => {
+  const { treatment } = await newTreatment(page);
+  await write(page, treatment, 0, SURVEYED);
+  await write(page, treatment, 1, MATCHED);
+  await page.goto(`/treatments/${treatment}/ready`);
+  await page.getByRole("link", { name: "Another damage" }).click();
+  await page.getByLabel("What is wrong").selectOption("crack");
+  await press(page, "Save, go to Match");
+  await expect(page.getByText("Name it, so that it can be told from the others.")).toBeVisible();
+  await page.getByLabel("What this damage is called").fill("Hairline by the lug");
+  const damage = page.getByRole("region", { name: "Damage" });
+  for (const [label, value] of [
+    ["Length", "40"],
+    ["Width at the surface", "0.1"],
+    ["Depth", "5"],
+  ] as const)
+    await damage.getByLabel(label, { exact: true }).fill(value);
+  await press(page, "Closes by hand or clamp: Yes");
+  await press(page, "Save, go to Match");
+  await expect(page).toHaveURL(/match\?damage=d2/);
+  await press(page, "Plan this repair");
+  await expect(page).toHaveURL(/\/ready$/);
+  const places = page.getByRole("region", { name: "Places" });
+  await expect(places.getByRole("button")).toHaveCount(3);
+  const photographs = page.getByRole("button", { name: /^Done: Photograph the damage/ });
+  await expect(photographs).toHaveCount(1);
+  await photographs.click();
+  await page.goto(`/treatments/${treatment}/join`);
+  await expect(page.getByRole("list", { name: "Operations" }).getByRole("listitem").first()).toBeVisible();
+});
+
+test("a refused material is taken all the same, with its reason on the chain and in the record", async ({ page }) => {
+  const { treatment } = await newTreatment(page, { part: { name: "front edge", substrate: "hardwood", finish: "paint" } });
+  await write(page, treatment, 0, { ...SURVEYED, survey: { ...SURVEYED.survey, service: { outdoor: true } } });
+  await page.goto(`/treatments/${treatment}/match`);
+  const refused = page.getByRole("region", { name: "Refused" });
+  await refused.getByText("Take it all the same").first().click();
+  await refused
+    .getByLabel(/^Why .* all the same$/)
+    .first()
+    .fill("it stands in a hall from now on");
+  await refused
+    .getByRole("button", { name: /^Take / })
+    .first()
+    .click();
+  await expect(page.getByText("Taken against the rules")).toBeVisible();
+  await press(page, "Plan this repair");
+  await expect(page).toHaveURL(/\/ready$/);
+  await page.goto(`/treatments/${treatment}/record`);
+  await expect(page.getByText(/against the rules: it stands in a hall from now on/).first()).toBeVisible();
 });
 
 test("a further damage is entered on a part of other stuff", async ({ page }) => {

@@ -1,8 +1,8 @@
 import type { Finish, PieceKind, Substrate } from "@/core/catalogue";
 import type { HandReading } from "@/core/cure/climate";
-import type { StockProduct } from "@/core/views/stock";
 import type { LogEntry } from "@/core/record/events.schema";
 import { type StoredEntry, upcast } from "@/core/record/upcast";
+import type { StockProduct } from "@/core/views/stock";
 import type { Em } from "./orm";
 
 /** A treatment with its piece and its whole log, as plain data. */

@@ -1,7 +1,7 @@
 import { wall } from "@/core/units";
 import { dayLine, WIDTH, type WindowOnLine } from "./bench/dayLineLayout";
 import { parseNumber } from "./forms/parse";
-import { drawable, EMPTY_SURVEY, readSurvey, sharedForm, type SurveyForm, surveyForm } from "./survey/surveyForm";
+import { drawable, EMPTY_SURVEY, readSurvey, type SurveyForm, sharedForm, surveyForm } from "./survey/surveyForm";
 
 const chip = (over: Partial<SurveyForm> = {}): SurveyForm => ({
   ...EMPTY_SURVEY,
@@ -64,24 +64,48 @@ describe("the survey as typed", () => {
   });
 
   test("slivers are a list of their own lengths; an empty row counts for nothing, a half one is named", () => {
-    const dish = (rows: SurveyForm["lists"][string]): SurveyForm => ({ ...EMPTY_SURVEY, kind: "shards", measures: { shards: "7", break_length_mm: "640", thickness_mm: "3" }, lists: { slivers: rows } });
+    const dish = (rows: SurveyForm["lists"][string]): SurveyForm => ({
+      ...EMPTY_SURVEY,
+      kind: "shards",
+      measures: { shards: "7", break_length_mm: "640", thickness_mm: "3" },
+      lists: { slivers: rows },
+    });
     const whole = { length_mm: "22", width_mm: "4", depth_mm: "3" };
-    expect(readSurvey(dish([whole, {}]))).toMatchObject({ ok: true, survey: { damage: { slivers: [{ length_mm: 22, width_mm: 4, depth_mm: 3 }] } } });
-    expect(readSurvey(dish([whole, { length_mm: "22" }]))).toMatchObject({ ok: false, errors: { "slivers.1.width_mm": "Measure this and enter it." } });
+    expect(readSurvey(dish([whole, {}]))).toMatchObject({
+      ok: true,
+      survey: { damage: { slivers: [{ length_mm: 22, width_mm: 4, depth_mm: 3 }] } },
+    });
+    expect(readSurvey(dish([whole, { length_mm: "22" }]))).toMatchObject({
+      ok: false,
+      errors: { "slivers.1.width_mm": "Measure this and enter it." },
+    });
     const read = readSurvey(dish([whole]));
     expect(read.ok && readSurvey(surveyForm(read.survey))).toEqual(read);
   });
 
   test("a member is measured square or round, not by half", () => {
-    const rung = (measures: Record<string, string>): SurveyForm => ({ ...EMPTY_SURVEY, kind: "break-along", measures: { slope_mm: "70", ...measures } });
-    expect(readSurvey(rung({ width_mm: "24" }))).toMatchObject({ ok: false, errors: { width_mm: expect.stringContaining("or else the diameter") } });
+    const rung = (measures: Record<string, string>): SurveyForm => ({
+      ...EMPTY_SURVEY,
+      kind: "break-along",
+      measures: { slope_mm: "70", ...measures },
+    });
+    expect(readSurvey(rung({ width_mm: "24" }))).toMatchObject({
+      ok: false,
+      errors: { width_mm: expect.stringContaining("or else the diameter") },
+    });
     expect(readSurvey(rung({ diameter_mm: "24" }))).toMatchObject({ ok: true });
   });
 
   test("a further damage begins with what was asked of the whole piece", () => {
     const read = readSurvey(chip({ service: { wet: true, load: false }, finish_survives: true, heat_C: "45" }));
     if (!read.ok) throw new Error("not read");
-    expect(sharedForm(read.survey)).toMatchObject({ kind: "", measures: {}, service: { wet: true, load: false }, finish_survives: true, heat_C: "45" });
+    expect(sharedForm(read.survey)).toMatchObject({
+      kind: "",
+      measures: {},
+      service: { wet: true, load: false },
+      finish_survives: true,
+      heat_C: "45",
+    });
   });
 
   test("it is drawn as soon as it is whole, and not before", () => {

@@ -1,8 +1,8 @@
 import { LockMode } from "@mikro-orm/core";
 import { type ClassName, type Figures, figureErrors } from "@/core/catalogue";
+import { counted } from "@/core/units";
 import { type Need, needsOf } from "@/core/views/needs";
 import { type GoingOff, goingOff, type StockProduct } from "@/core/views/stock";
-import { counted } from "@/core/units";
 import { type CabinetLine, type LineError, readCabinetCsv, writeCabinetCsv } from "@/formats/cabinetCsv";
 import { type IProduct, Lot, Product } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";

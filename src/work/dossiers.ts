@@ -105,7 +105,18 @@ async function keep(tx: Em, { piece, treatment }: Dossier, pictures: Awaited<Ret
     version: treatment.log.length,
   });
   for (const { id, seq, at, by, corrects, body } of treatment.log)
-    tx.create(LogRow, { id, treatment: row, seq, key: id, at: new Date(at), by: by ?? null, v: BODY_VERSION, corrects: corrects ?? null, kind: body.kind, body });
+    tx.create(LogRow, {
+      id,
+      treatment: row,
+      seq,
+      key: id,
+      at: new Date(at),
+      by: by ?? null,
+      v: BODY_VERSION,
+      corrects: corrects ?? null,
+      kind: body.kind,
+      body,
+    });
   for (const picture of pictures) tx.create(Photograph, { ...picture, treatment: row });
 }
 

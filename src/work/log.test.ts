@@ -96,7 +96,11 @@ test("out of order is refused until there is a reason, and the reason is kept", 
 
 test("a further damage on another part and a round stand in the same log", async () => {
   const treatment = await chosenTreatment();
-  await write(treatment, 2, surveyed({ kind: "crack", length_mm: 40, width_mm: 0.2, depth_mm: 4, closes: true }, {}, { damage: "d2", title: "Hairline" }));
+  await write(
+    treatment,
+    2,
+    surveyed({ kind: "crack", length_mm: 40, width_mm: 0.2, depth_mm: 4, closes: true }, {}, { damage: "d2", title: "Hairline" }),
+  );
   await write(treatment, 3, { kind: "round-opened", station: "fill", places: ["d1/loss"], because: "a pinhole" });
   const { treatment: seen, damages, worked } = await treatmentPage(treatment);
   expect(damages.map(({ damage, title }) => [damage, title])).toEqual([

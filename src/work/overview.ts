@@ -62,17 +62,35 @@ async function itemsOf(em: Em, records: readonly TreatmentRecord[], now: Date, a
 }
 
 /** The air as it was read; where nothing was, as it is now. */
-export const climateOf = (samples: readonly ClimatePoint[], { temp_C }: Air) => (samples.length > 0 ? { samples: [...samples] } : { constant_C: temp_C });
+export const climateOf = (samples: readonly ClimatePoint[], { temp_C }: Air) =>
+  samples.length > 0 ? { samples: [...samples] } : { constant_C: temp_C };
 
 /** Put a treatment in the form of lists. */
 export function itemOf({ record, treatment, worked, brief }: Read): Item {
   const { id, piece_id, title, piece_title: piece, reference, owner_reference, kind, substrate, finish, promised } = record;
-  return { id, piece_id, title, piece, reference, owner_reference, kind, substrate, finish, promised, brief, damages: treatment.damages.length, marks: marksOf(treatment, worked) };
+  return {
+    id,
+    piece_id,
+    title,
+    piece,
+    reference,
+    owner_reference,
+    kind,
+    substrate,
+    finish,
+    promised,
+    brief,
+    damages: treatment.damages.length,
+    marks: marksOf(treatment, worked),
+  };
 }
 
 /** For the mini route: what is behind, and what is not needed. */
 function marksOf(treatment: Treatment, worked: Worked | undefined): Item["marks"] {
-  const behind: Array<[Station, "done"]> = [...(treatment.damages.length > 0 ? [["survey", "done"] as [Station, "done"]] : []), ...(treatment.settled ? [["match", "done"] as [Station, "done"]] : [])];
+  const behind: Array<[Station, "done"]> = [
+    ...(treatment.damages.length > 0 ? [["survey", "done"] as [Station, "done"]] : []),
+    ...(treatment.settled ? [["match", "done"] as [Station, "done"]] : []),
+  ];
   if (!worked) return Object.fromEntries(behind);
   const { operations } = worked.repair;
   const stations = STATION_ORDER.slice(2).flatMap((station): Array<[Station, "done" | "unneeded"]> => {

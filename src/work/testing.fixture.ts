@@ -1,7 +1,7 @@
 import { MikroORM } from "@mikro-orm/postgresql";
 import sharp from "sharp";
-import { matched, surveyed } from "@/core/views/story.fixture";
 import type { EventBody } from "@/core/record/events.schema";
+import { matched, surveyed } from "@/core/views/story.fixture";
 import { config } from "@/store/config";
 import { closeStore, em } from "@/store/orm";
 import { appendEntry } from "./log";

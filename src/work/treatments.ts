@@ -52,7 +52,8 @@ export interface PieceDamage {
 function damagesOf(record: TreatmentRecord): PieceDamage[] {
   const { id: treatment, title, part_name, parts } = record;
   const { damages, closed, first_mark } = readRecord(record).treatment;
-  if (damages.length === 0) return [{ treatment, damage: "d1", title, part: part_name, size: "", closed: false, ...(first_mark ? { mark: first_mark } : {}) }];
+  if (damages.length === 0)
+    return [{ treatment, damage: "d1", title, part: part_name, size: "", closed: false, ...(first_mark ? { mark: first_mark } : {}) }];
   return damages.map(({ id: damage, survey, mark }, i) => ({
     treatment,
     damage,

@@ -1,5 +1,5 @@
-import { type ComparedWay, compareWays } from "@/core/views/ways";
 import { jarsOf } from "@/core/views/stock";
+import { type ComparedWay, compareWays } from "@/core/views/ways";
 import { em as openEm } from "@/store/orm";
 import { cabinet, treatmentRecord } from "@/store/queries";
 import { airNow } from "./climate";
@@ -15,5 +15,10 @@ export async function waysOf(treatmentId: string, input: unknown, now: Date): Pr
   if (!record) throw notFound("This treatment");
   const on = record.parts.find(({ id }) => id === (part ?? record.part_id)) ?? record;
   const shelf = products.length > 0 ? { jars: jarsOf(products, now.getTime()) } : undefined;
-  return compareWays({ id: "d1", piece: record.kind, part: record.part_id, substrate: on.substrate, finish: on.finish, survey }, stance, air, shelf);
+  return compareWays(
+    { id: "d1", piece: record.kind, part: record.part_id, substrate: on.substrate, finish: on.finish, survey },
+    stance,
+    air,
+    shelf,
+  );
 }

@@ -13,7 +13,11 @@ export interface Read {
   readonly brief: ActBrief;
 }
 
-export const pieceFacts = ({ kind, part_id: part, parts }: Pick<TreatmentRecord, "kind" | "part_id" | "parts">): PieceFacts => ({ kind, part, parts });
+export const pieceFacts = ({ kind, part_id: part, parts }: Pick<TreatmentRecord, "kind" | "part_id" | "parts">): PieceFacts => ({
+  kind,
+  part,
+  parts,
+});
 
 const UNREADABLE = readLog([]);
 

@@ -18,7 +18,9 @@ export default async function ShopLayout({ children }: { children: ReactNode }) 
         {children}
       </Shell>
     );
-  const shelf = seen.items.map(({ id, piece, title, brief }) => ({ id, piece, title, brief: timedOnly(brief) })).filter(({ brief }) => brief.acts.length > 0);
+  const shelf = seen.items
+    .map(({ id, piece, title, brief }) => ({ id, piece, title, brief: timedOnly(brief) }))
+    .filter(({ brief }) => brief.acts.length > 0);
   return (
     <Shell place={place} now={seen.now} timeZone={seen.time_zone} air={seen.air} shelf={shelf}>
       {children}

@@ -4,7 +4,49 @@ import type { Station } from "./stations.data";
 import type { StepFacts } from "./step";
 
 /** Kinds of operation, in the contract's words. */
-export const OPERATION_KINDS = ["look", "test", "photograph", "take-apart", "remove", "clean", "dry", "damp", "trim", "cut", "consolidate", "key", "mask", "unmask", "release", "clean-release", "form", "demould", "drill", "dry-run", "mix", "bond", "clamp", "unclamp", "brace", "back", "place", "pour", "carve", "texture", "file", "grit", "compound", "prime", "tint", "colour", "coat", "wait", "check", "finish", "sign"] as const;
+export const OPERATION_KINDS = [
+  "look",
+  "test",
+  "photograph",
+  "take-apart",
+  "remove",
+  "clean",
+  "dry",
+  "damp",
+  "trim",
+  "cut",
+  "consolidate",
+  "key",
+  "mask",
+  "unmask",
+  "release",
+  "clean-release",
+  "form",
+  "demould",
+  "drill",
+  "dry-run",
+  "mix",
+  "bond",
+  "clamp",
+  "unclamp",
+  "brace",
+  "back",
+  "place",
+  "pour",
+  "carve",
+  "texture",
+  "file",
+  "grit",
+  "compound",
+  "prime",
+  "tint",
+  "colour",
+  "coat",
+  "wait",
+  "check",
+  "finish",
+  "sign",
+] as const;
 export type OperationKind = (typeof OPERATION_KINDS)[number];
 
 /** What decides whether an operation belongs to a damage that is met in one way. */

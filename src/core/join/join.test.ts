@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { classRow, DAMAGE_KINDS, SUBSTRATES } from "../catalogue";
 import { braceQuestion, braceSketch, pressureFacts } from "../plan/braceQuestion";
-import { judgeDryRun } from "../views/dryRun";
 import { check } from "../problem";
 import type { Damage } from "../survey/measures.data";
+import { judgeDryRun } from "../views/dryRun";
 import { BraceInput } from "./brace.schema";
 import { drillingOf } from "./drilling";
 import { DRILL_SETS, nearestDrill } from "./drills.data";

@@ -44,24 +44,21 @@ const places = fc.record({
   missing_mm: fc.double({ min: 0, max: 50, noNaN: true }),
 });
 
-test.each(LAYUPS.map((row) => row.class))(
-  "%s: it replaces what is missing, and covers the place to its last layer",
-  (name) => {
-    const material = classRow(name);
-    fc.assert(
-      fc.property(places, (place) => {
-        const found = layup(place, material);
-        if (!found) throw new Error("no lay-up");
-        const { layers = 0, layer_mm = 0, thickness_mm = 0, length_mm = 0, step_mm = 0, sittings = 0 } = found.size;
-        const { builds } = LAYUPS.find((row) => row.class === name) ?? { builds: false };
-        if (builds) expect(thickness_mm).toBeGreaterThanOrEqual(place.missing_mm - 1e-9);
-        expect(thickness_mm / sittings).toBeLessThanOrEqual(material.max_layer_mm + 1e-9);
-        expect(thickness_mm).toBeCloseTo(layers * layer_mm, 9);
-        expect(length_mm - 2 * (layers - 1) * step_mm).toBeGreaterThan(place.length_mm);
-      }),
-    );
-  },
-);
+test.each(LAYUPS.map((row) => row.class))("%s: it replaces what is missing, and covers the place to its last layer", (name) => {
+  const material = classRow(name);
+  fc.assert(
+    fc.property(places, (place) => {
+      const found = layup(place, material);
+      if (!found) throw new Error("no lay-up");
+      const { layers = 0, layer_mm = 0, thickness_mm = 0, length_mm = 0, step_mm = 0, sittings = 0 } = found.size;
+      const { builds } = LAYUPS.find((row) => row.class === name) ?? { builds: false };
+      if (builds) expect(thickness_mm).toBeGreaterThanOrEqual(place.missing_mm - 1e-9);
+      expect(thickness_mm / sittings).toBeLessThanOrEqual(material.max_layer_mm + 1e-9);
+      expect(thickness_mm).toBeCloseTo(layers * layer_mm, 9);
+      expect(length_mm - 2 * (layers - 1) * step_mm).toBeGreaterThan(place.length_mm);
+    }),
+  );
+});
 
 test("what was laid up may stand in the record", () => {
   const size = { ...layup(PLACE, classRow("plaster-bandage"))?.size };

@@ -28,7 +28,14 @@ const SMALL_MM = 15;
 
 /** Means of pressure, the one that suits best first. Trade practice; FPL Wood Handbook 2021, ch. 10 for wood (0.7 to 1 N/mm²). */
 export const PRESSURE: readonly PressureRow[] = [
-  { means: "wrap", label: "Wrap of cord or rubber", how: "Wind it round under tension, from the middle outwards, over film.", why: "A small or round section gives a clamp no face.", off: "Unwind the wrap", when: ({ damage, section_mm = 99 }) => (damage === "break-along" && section_mm <= WRAPPED_MM) || (damage === "break-across" && section_mm < SMALL_MM) },
+  {
+    means: "wrap",
+    label: "Wrap of cord or rubber",
+    how: "Wind it round under tension, from the middle outwards, over film.",
+    why: "A small or round section gives a clamp no face.",
+    off: "Unwind the wrap",
+    when: ({ damage, section_mm = 99 }) => (damage === "break-along" && section_mm <= WRAPPED_MM) || (damage === "break-across" && section_mm < SMALL_MM),
+  },
   { means: "sections", label: "Section by section", how: "Glue a hand’s width, hold it until it is tacky, then the next; the end that fights hardest first.", why: "Padding or tension pushes it open: no clamp holds the whole length at once.", off: "Let go of the last section", when: ({ sprung }) => sprung },
   { means: "board", label: "Weights under a board", how: "Parting film, a flat board, weights spread from the middle outwards.", why: "A sheet is pressed flat everywhere, or it stays up where it is not.", off: "Take board and weights off", when: ({ damage }) => FLAT.includes(damage) },
   {
@@ -36,21 +43,24 @@ export const PRESSURE: readonly PressureRow[] = [
     label: "Support behind, light clamps",
     how: "Hold the opposite plate from inside with a padded jack or magnets, then clamp lightly through a caul.",
     why: "A thin plate bends away from the clamp and cracks elsewhere.",
-    off: "Take clamps and support out", when: ({ damage, family, section_mm = 99 }) => damage === "crack" && (family === "wood" || family === "board") && section_mm < 8,
+    off: "Take clamps and support out",
+    when: ({ damage, family, section_mm = 99 }) => damage === "crack" && (family === "wood" || family === "board") && section_mm < 8,
   },
   {
     means: "tape",
     label: "Wrap of stretched tape",
     how: "Tape pulled across the joint from both faces, every two centimetres, crossed.",
     why: "On hard curved ware a clamp slips; tape pulls the faces together and shows the line.",
-    off: "Take the tapes off", when: ({ family, damage }) => (family === "ceramic" || family === "polymer" || family === "bone") && damage !== "crack",
+    off: "Take the tapes off",
+    when: ({ family, damage }) => (family === "ceramic" || family === "polymer" || family === "bone") && damage !== "crack",
   },
   {
     means: "gravity",
     label: "Gravity in a tray of beads",
     how: "Stand the piece in sand or beads so that the joint lies level and closes by its own weight.",
     why: "The weight of the part presses straight on the joint and nothing else touches it.",
-    off: "Lift it out of the beads", when: ({ family, damage }) => family === "mineral" || (family === "metal" && damage === "break-across"),
+    off: "Lift it out of the beads",
+    when: ({ family, damage }) => family === "mineral" || (family === "metal" && damage === "break-across"),
   },
   { means: "patch-press", label: "Flat press over the patch", how: "Film, a padded board on both faces, little weight.", why: "Skin under pressure spreads: flat and light, or the tear opens.", off: "Take the board off", when: ({ family }) => family === "skin" || family === "paper" },
   { means: "clamps", label: "Clamps with padded cauls", how: "Cauls along both sides, wedges where they don’t fit, opposed clamps to take out lean; tighten from the middle.", why: "Just enough that a bead shows all along: more starves the joint.", off: "Take the clamps off", when: () => true },

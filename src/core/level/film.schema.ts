@@ -7,12 +7,17 @@ export const FilmInput = strict({
   existing_um: um(),
   existing_sd_um: Type.Optional(um()),
   /** Wet film, solids by volume, how many coats. */
-  coats: Type.Array(strict({ wet_um: um(), solids_pct: Type.Number({ minimum: 0, maximum: 100 }), count: Type.Integer({ minimum: 0, maximum: 1000 }) }), { maxItems: 100 }),
+  coats: Type.Array(
+    strict({ wet_um: um(), solids_pct: Type.Number({ minimum: 0, maximum: 100 }), count: Type.Integer({ minimum: 0, maximum: 1000 }) }),
+    { maxItems: 100 },
+  ),
   cuts: Type.Array(strict({ um: um(), sd_um: Type.Optional(um()) }), { maxItems: 200 }),
   /** At an edge there is less film, and more is cut. */
   edge: Type.Optional(strict({ film_factor: above0(10), cut_factor: above0(100) })),
   safe_um: um(),
-  scratch: Type.Optional(strict({ depth_um: above0(100_000), mode: oneOf(["spray", "drop"] as const), coat_um: above0(100_000), cut_um: above0(100_000) })),
+  scratch: Type.Optional(
+    strict({ depth_um: above0(100_000), mode: oneOf(["spray", "drop"] as const), coat_um: above0(100_000), cut_um: above0(100_000) }),
+  ),
 });
 export type FilmInput = Static<typeof FilmInput>;
 

@@ -14,7 +14,8 @@ const FLAT = { film_factor: 1, cut_factor: 1 } as const;
  */
 export function film(input: FilmInput): FilmResult {
   const { film_factor, cut_factor } = input.edge ?? FLAT;
-  const film_um = input.existing_um + input.coats.reduce((sum, { wet_um, solids_pct, count }) => sum + (wet_um * solids_pct * count) / 100, 0);
+  const film_um =
+    input.existing_um + input.coats.reduce((sum, { wet_um, solids_pct, count }) => sum + (wet_um * solids_pct * count) / 100, 0);
   const cut = input.cuts.reduce((sum, { um }) => sum + um, 0);
   const cut_var = input.cuts.reduce((sum, { sd_um = 0 }) => sum + sd_um ** 2, 0);
   const sd = input.existing_sd_um ?? 0;
@@ -47,7 +48,13 @@ function warningsOf({ scratch, safe_um }: FilmInput, film_um: number, cut: numbe
   if (scratch?.mode !== "spray") return [];
   for (let n = 1; n <= cycles; n++) {
     const around = film_um - cut + n * (scratch.coat_um - scratch.cut_um);
-    if (around < safe_um - 1e-9) return [{ code: "film-too-thin", message: `After cycle ${n} the film around is ${plain(around)} µm, under the safe ${plain(safe_um)}: fill the scratch drop on drop instead.` }];
+    if (around < safe_um - 1e-9)
+      return [
+        {
+          code: "film-too-thin",
+          message: `After cycle ${n} the film around is ${plain(around)} µm, under the safe ${plain(safe_um)}: fill the scratch drop on drop instead.`,
+        },
+      ];
   }
   return [];
 }

@@ -1,8 +1,8 @@
 import { STATIONS } from "../catalogue";
+import type { Context } from "./context";
 import type { Draft, Need } from "./draft";
 import { lagOf } from "./lag";
 import { waitAfter } from "./readyOps";
-import type { Context } from "./context";
 
 /** A draft with its round, its id and the drafts that stand before it. */
 export interface Placed {
@@ -30,7 +30,11 @@ const LAST_OF: Readonly<Record<string, (draft: Draft) => boolean>> = {
 export function edgesOf(placed: readonly Placed[], contexts: ReadonlyMap<string, Context>): ReadonlyMap<Placed, readonly Edge[]> {
   const edges = new Map<Placed, readonly Edge[]>();
   for (const each of placed) {
-    const needs = each.damages.flatMap((damage) => each.draft.needs.flatMap((need) => found(each, damage, need, placed).map((from): Edge => ({ from, need: settled(need, from, contexts.get(damage)) }))));
+    const needs = each.damages.flatMap((damage) =>
+      each.draft.needs.flatMap((need) =>
+        found(each, damage, need, placed).map((from): Edge => ({ from, need: settled(need, from, contexts.get(damage)) })),
+      ),
+    );
     edges.set(each, [...roundBefore(each, placed), ...needs]);
   }
   return edges;
@@ -45,10 +49,17 @@ function settled(need: Need, from: Placed, context: Context | undefined): Need {
 /** The first operations of a later round come after what the round before did at the same places and station. */
 function roundBefore(each: Placed, placed: readonly Placed[]): Edge[] {
   if (each.round === 1) return [];
-  const mine = placed.filter((other) => other !== each && other.round === each.round && other.damages.some((damage) => each.damages.includes(damage)));
+  const mine = placed.filter(
+    (other) => other !== each && other.round === each.round && other.damages.some((damage) => each.damages.includes(damage)),
+  );
   const names = new Set(each.draft.needs.map(({ op }) => op));
   if (mine.some(({ draft }) => names.has(draft.name))) return [];
-  const before = placed.filter((other) => other.round < each.round && other.draft.station === each.draft.station && other.draft.places.some(({ id }) => each.draft.places.some((place) => place.id === id)));
+  const before = placed.filter(
+    (other) =>
+      other.round < each.round &&
+      other.draft.station === each.draft.station &&
+      other.draft.places.some(({ id }) => each.draft.places.some((place) => place.id === id)),
+  );
   return before.map((from) => ({ from, need: { op: from.draft.name, because: `round ${each.round - 1} went before` } }));
 }
 
@@ -76,7 +87,12 @@ function found(each: Placed, damage: string, need: Need, placed: readonly Placed
   const surface = each.draft.places.some(({ kind }) => kind === "surface");
   const close = same.length > 0 && !surface ? same : named;
   // what is done place by place waits for its own place, and what is shared for all of them
-  return close.filter(({ draft }) => draft.of !== "place" || each.draft.of !== "place" || draft.places.some(({ id }) => each.draft.places.some((place) => place.id === id)));
+  return close.filter(
+    ({ draft }) =>
+      draft.of !== "place" ||
+      each.draft.of !== "place" ||
+      draft.places.some(({ id }) => each.draft.places.some((place) => place.id === id)),
+  );
 }
 
 /** By name, or by station and name; where two stations have the name, the asker's own is meant. */
@@ -92,13 +108,23 @@ function byName(placed: readonly Placed[], op: string, station: string): readonl
 function sinksOf(of: readonly Placed[]): readonly Placed[] {
   const waited = new Set(of.flatMap(({ draft, damages }) => draft.needs.map(({ op }) => `${damages[0]} ${op.replace(/^.*\//, "")}`)));
   const lastGrit = of.filter(({ draft }) => LAST_OF.grits?.(draft)).at(-1);
-  return of.filter((each) => !each.damages.some((damage) => waited.has(`${damage} ${each.draft.name}`)) && (!LAST_OF.grits?.(each.draft) || each === lastGrit));
+  return of.filter(
+    (each) =>
+      !each.damages.some((damage) => waited.has(`${damage} ${each.draft.name}`)) && (!LAST_OF.grits?.(each.draft) || each === lastGrit),
+  );
 }
 
 /** Joints that this one closes in: breaks of its own part, and loose joints that do not close the frame. */
 function innerJoints(each: Placed, damage: string, { op }: Need, others: readonly Placed[]): readonly Placed[] {
   const closes = (of: Placed) => of.draft.closes_frame === true;
-  return others.filter((other) => other.draft.name === op && !other.damages.includes(damage) && other.draft.frame !== undefined && other.draft.frame === each.draft.frame && (other.draft.inner === true || (closes(each) && !closes(other))));
+  return others.filter(
+    (other) =>
+      other.draft.name === op &&
+      !other.damages.includes(damage) &&
+      other.draft.frame !== undefined &&
+      other.draft.frame === each.draft.frame &&
+      (other.draft.inner === true || (closes(each) && !closes(other))),
+  );
 }
 
 /**
@@ -111,7 +137,12 @@ export function inOrder(placed: readonly Placed[], edges: ReadonlyMap<Placed, re
   const left = new Set(placed);
   const done = new Set<Placed>();
   const ordered: Placed[] = [];
-  const before = (a: Placed, b: Placed) => stationRank(a) - stationRank(b) || a.round - b.round || closing(a) - closing(b) || a.draft.rank - b.draft.rank || (index.get(a) ?? 0) - (index.get(b) ?? 0);
+  const before = (a: Placed, b: Placed) =>
+    stationRank(a) - stationRank(b) ||
+    a.round - b.round ||
+    closing(a) - closing(b) ||
+    a.draft.rank - b.draft.rank ||
+    (index.get(a) ?? 0) - (index.get(b) ?? 0);
   while (left.size > 0) {
     const free = [...left].filter((each) => (edges.get(each) ?? []).every(({ from }) => done.has(from) || !left.has(from)));
     const [next] = free.sort(before);

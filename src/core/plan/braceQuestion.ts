@@ -40,7 +40,12 @@ const ASKS: Asks = {
     const [least = 1, middle = 1, most = 1] = [a_mm, b_mm, c_mm].sort((x, y) => x - y);
     return { joint: "build-up", section: { width_mm: middle, height_mm: least }, lever_mm: most / 2 };
   },
-  shards: ({ thickness_mm, shards, support = "body" }) => ({ joint: "butt", section: { width_mm: thickness_mm * 4, height_mm: thickness_mm }, pieces: shards, support }),
+  shards: ({ thickness_mm, shards, support = "body" }) => ({
+    joint: "butt",
+    section: { width_mm: thickness_mm * 4, height_mm: thickness_mm },
+    pieces: shards,
+    support,
+  }),
 };
 
 /** The question for `brace`, from the damage as surveyed; undefined where nothing is let in. */

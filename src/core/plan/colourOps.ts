@@ -7,7 +7,18 @@ import type { Drafts, Need } from "./draft";
 
 const base = (c: Context, places: readonly WorkPlace[]) => ({ damage: c.f.id, places, of: "damage" as const, station: "colour" as const });
 
-const LEVELLED: readonly Need[] = [first("rub-prime", "primer is rubbed down"), first("grits", "every grit is walked"), first("check-fill", "nothing is low"), first("dry", "it is dry"), first("measure-after", "its thickness is on record"), first("unclamp-1", "the joint holds"), first("cleats-off", "the cleats hold"), first("pore-fill", "pores are shut"), first("flush", "it is flush"), first("lead-test", "before anything makes dust")];
+const LEVELLED: readonly Need[] = [
+  first("rub-prime", "primer is rubbed down"),
+  first("grits", "every grit is walked"),
+  first("check-fill", "nothing is low"),
+  first("dry", "it is dry"),
+  first("measure-after", "its thickness is on record"),
+  first("unclamp-1", "the joint holds"),
+  first("cleats-off", "the cleats hold"),
+  first("pore-fill", "pores are shut"),
+  first("flush", "it is flush"),
+  first("lead-test", "before anything makes dust"),
+];
 /** Pore filler, min; typical data sheets. */
 const OVERNIGHT = [720, 1440] as const;
 /** Pair rules that ask for a colour cured to the full before the coat over it. */
@@ -21,14 +32,41 @@ export function colourOps(c: Context, out: Drafts): void {
   if (coats.length === 0) return;
   releaseOff(c, surface, out);
   poreFill(c, surface, out);
-  out.add({ ...base(c, [surface]), name: "dust-off", kind: "clean", text: "Dust off, wipe, and look in the light it will live in", why: "A grain under a coat shows for ever.", done_when: "a fingertip finds nothing", hands_min: [3, 6], cautions: [], needs: [...LEVELLED.filter(({ op }) => op !== "pore-fill"), wait("pore-fill", OVERNIGHT, "pore filler dries over night"), first("release-off", "no grease under colour")], meets: ["top-on-wax"] });
+  out.add({
+    ...base(c, [surface]),
+    name: "dust-off",
+    kind: "clean",
+    text: "Dust off, wipe, and look in the light it will live in",
+    why: "A grain under a coat shows for ever.",
+    done_when: "a fingertip finds nothing",
+    hands_min: [3, 6],
+    cautions: [],
+    needs: [
+      ...LEVELLED.filter(({ op }) => op !== "pore-fill"),
+      wait("pore-fill", OVERNIGHT, "pore filler dries over night"),
+      first("release-off", "no grease under colour"),
+    ],
+    meets: ["top-on-wax"],
+  });
   sample(c, surface, coats, out);
   coats.forEach((coat, i) => {
     lay(c, surface, coat, coats[i - 1], out);
   });
   const last = coats.at(-1);
   if (last && POLISHED.includes(c.f.finish.finish as Finish)) polish(c, surface, last, out);
-  else if (last?.group.role === "topcoat" && c.f.on.family !== "skin") out.add({ ...base(c, [surface]), name: "sheen", kind: "finish", text: "Match the sheen last: rub down or up", why: "The eye finds a wrong gloss before a wrong colour.", done_when: "the edge can’t be found against the light", hands_min: [5, 15], cautions: [], needs: [after(last.name, last.material, ["full"], last.material.max_layer_mm, c.air, "cured through")], meets: ["top-short-of-gloss"] });
+  else if (last?.group.role === "topcoat" && c.f.on.family !== "skin")
+    out.add({
+      ...base(c, [surface]),
+      name: "sheen",
+      kind: "finish",
+      text: "Match the sheen last: rub down or up",
+      why: "The eye finds a wrong gloss before a wrong colour.",
+      done_when: "the edge can’t be found against the light",
+      hands_min: [5, 15],
+      cautions: [],
+      needs: [after(last.name, last.material, ["full"], last.material.max_layer_mm, c.air, "cured through")],
+      meets: ["top-short-of-gloss"],
+    });
 }
 
 interface Coat {
@@ -48,12 +86,28 @@ function coatsOf(c: Context, surface: WorkPlace): Coat[] {
   const groups = route.flatMap((group): Array<{ group: CoatGroup; link: PlanLink | undefined }> => {
     const own = { group, link: linkAt(c, surface, group.role) };
     if (group.role !== "colour" || group !== lastColour(route)) return [own];
-    return [own, ...patterns.map((link, i) => ({ group: { ...group, name: `pattern${i > 0 ? `-${i + 1}` : ""}`, kind: "colour" as const, count: 2, text: "Pattern: sponge or mottle it, two close tones", why: "A flat patch is found at once; several close tones are not." }, link }))];
+    return [
+      own,
+      ...patterns.map((link, i) => ({
+        group: {
+          ...group,
+          name: `pattern${i > 0 ? `-${i + 1}` : ""}`,
+          kind: "colour" as const,
+          count: 2,
+          text: "Pattern: sponge or mottle it, two close tones",
+          why: "A flat patch is found at once; several close tones are not.",
+        },
+        link,
+      })),
+    ];
   });
   return groups.flatMap(({ group, link }) => {
     if (!link) return [];
     const material = group.class ? classRow(group.class) : link.material;
-    return Array.from({ length: group.count }, (_, i): Coat => ({ name: `${group.name}-${i + 1}`, group, n: i + 1, of: group.count, link, material }));
+    return Array.from(
+      { length: group.count },
+      (_, i): Coat => ({ name: `${group.name}-${i + 1}`, group, n: i + 1, of: group.count, link, material }),
+    );
   });
 }
 
@@ -61,7 +115,23 @@ const lastColour = (route: readonly CoatGroup[]): CoatGroup | undefined => [...r
 
 function releaseOff(c: Context, surface: WorkPlace, out: Drafts): void {
   if (!out.list.some(({ name }) => name === "form")) return;
-  out.add({ ...base(c, [surface]), name: "release-off", kind: "clean-release", text: "Clean the release agent off with white spirit, twice", why: "Left under colour it lets the coat peel.", done_when: "a drop of water wets the whole fill", hands_min: [3, 8], cautions: ["vapour"], needs: [first("demould", "the form is off"), first("release", "it was put on"), first("check-fill", "it is hard"), first("form", "it was formed")], meets: ["release-under-colour"] });
+  out.add({
+    ...base(c, [surface]),
+    name: "release-off",
+    kind: "clean-release",
+    text: "Clean the release agent off with white spirit, twice",
+    why: "Left under colour it lets the coat peel.",
+    done_when: "a drop of water wets the whole fill",
+    hands_min: [3, 8],
+    cautions: ["vapour"],
+    needs: [
+      first("demould", "the form is off"),
+      first("release", "it was put on"),
+      first("check-fill", "it is hard"),
+      first("form", "it was formed"),
+    ],
+    meets: ["release-under-colour"],
+  });
 }
 
 /** Open pores sink every coat over them: filled before the film on wood that was opened. */
@@ -69,21 +139,52 @@ function poreFill(c: Context, surface: WorkPlace, out: Drafts): void {
   const gloss = c.f.finish.film && c.f.finish.gloss && c.f.finish.finish !== "gilding";
   const bare = c.f.on.family === "wood" && (c.f.way === "brace" || c.f.way === "reveneer" || c.f.way === "bond");
   if (!gloss || !bare) return;
-  out.add({ ...base(c, [surface]), name: "pore-fill", kind: "prime", text: "Rub tinted pore filler in across the grain, wipe it off, let it dry over night", why: "Open pores sink every coat over them.", done_when: "the pores are level by raking light", hands_min: [8, 15], cautions: ["vapour"], needs: LEVELLED.filter(({ op }) => op !== "pore-fill") });
+  out.add({
+    ...base(c, [surface]),
+    name: "pore-fill",
+    kind: "prime",
+    text: "Rub tinted pore filler in across the grain, wipe it off, let it dry over night",
+    why: "Open pores sink every coat over them.",
+    done_when: "the pores are level by raking light",
+    hands_min: [8, 15],
+    cautions: ["vapour"],
+    needs: LEVELLED.filter(({ op }) => op !== "pore-fill"),
+  });
 }
 
 function sample(c: Context, surface: WorkPlace, coats: readonly Coat[], out: Drafts): void {
   const [colour] = coats.filter(({ group }) => group.role === "colour");
   if (!colour) return;
   const skin = c.f.on.family === "skin";
-  out.add({ ...base(c, [surface]), name: "sample", kind: "test", text: `Try ${inSentence(colour.material.name)} on an off-cut: wet, dry, ${skin ? "and after dressing" : "and under the coat"}`, why: `Colours shift from wet to dry and again ${skin ? "under dressing" : "under a coat"}: match the last state.`, done_when: "the dry sample can’t be seen beside the piece", hands_min: [10, 25], cautions: [...colour.material.hazards], needs: [first("dust-off", "clean")] });
+  out.add({
+    ...base(c, [surface]),
+    name: "sample",
+    kind: "test",
+    text: `Try ${inSentence(colour.material.name)} on an off-cut: wet, dry, ${skin ? "and after dressing" : "and under the coat"}`,
+    why: `Colours shift from wet to dry and again ${skin ? "under dressing" : "under a coat"}: match the last state.`,
+    done_when: "the dry sample can’t be seen beside the piece",
+    hands_min: [10, 25],
+    cautions: [...colour.material.hazards],
+    needs: [first("dust-off", "clean")],
+  });
 }
 
 function lay(c: Context, surface: WorkPlace, { name, group, n, of, link, material }: Coat, before: Coat | undefined, out: Drafts): void {
   const mm = material.max_layer_mm;
   const weighed = weigh(material, ((surface.area_mm2 ?? 0) * mm) / 1000, 60, "spread", c.air);
   const full = before && link.reasons.some(({ rule }) => WAITS_FULL.includes(rule)) && before.material.class !== material.class;
-  const needs: Need[] = before ? [after(before.name, before.material, full ? ["full"] : ["recoat", "hard", "full"], before.material.max_layer_mm, c.air, full ? "the colour has cured" : "the coat before is dry")] : [first("dust-off", "clean"), first("sample", "it was tried")];
+  const needs: Need[] = before
+    ? [
+        after(
+          before.name,
+          before.material,
+          full ? ["full"] : ["recoat", "hard", "full"],
+          before.material.max_layer_mm,
+          c.air,
+          full ? "the colour has cured" : "the coat before is dry",
+        ),
+      ]
+    : [first("dust-off", "clean"), first("sample", "it was tried")];
   const words = ({ mass_g }: Weighed) => `${group.text}${of > 1 ? `, ${n} of ${of}` : ""}: ${inSentence(material.name)}, ${grams(mass_g)}`;
   const grabs = group.name === "stain" && c.air.temp_C > STAIN_GRABS_C ? ` It is ${plain(c.air.temp_C)} °C here.` : "";
   out.add({
@@ -101,7 +202,11 @@ function lay(c: Context, surface: WorkPlace, { name, group, n, of, link, materia
     why: `${group.why}${grabs}`,
     done_when: group.role === "colour" ? "dry, it meets the sample" : "it lies without dust or run",
     hands_min: [4, 12],
-    cautions: [...material.hazards, ...(group.name === "tone" && material.carrier === "ketone" ? ["spray"] : []), ...(material.class === "hard-oil" || material.class === "oil-colour" ? ["oily-rags"] : [])],
+    cautions: [
+      ...material.hazards,
+      ...(group.name === "tone" && material.carrier === "ketone" ? ["spray"] : []),
+      ...(material.class === "hard-oil" || material.class === "oil-colour" ? ["oily-rags"] : []),
+    ],
     thickness_mm: mm,
     needs: [...needs, first("dust-off", "clean")],
     meets: ["coat-lifts-colour", "alcohol-lifts-stain", "alcohol-lifts-resin", "colour-rubs", "water-raises-stain", "solvent-on-leaf"],
@@ -115,7 +220,37 @@ function lay(c: Context, surface: WorkPlace, { name, group, n, of, link, materia
 function polish(c: Context, surface: WorkPlace, { name, material }: Coat, out: Drafts): void {
   const mm = material.max_layer_mm;
   const dry = mm * (1 - middle(material.shrinkage_pct) / 100) * 1000;
-  out.add({ ...base(c, [surface]), name: "film-wait", kind: "wait", text: "Leave the film until it has stopped shrinking", why: "Polished too soon, pores and edges sink back weeks later.", done_when: "a fingernail leaves no mark, yesterday’s edge is today’s", hands_min: [1, 2], cautions: [], needs: [after(name, material, ["full"], mm, c.air, "it has stopped shrinking")] });
-  out.add({ ...base(c, [surface]), name: "flat-P1200", kind: "grit", text: "Level the new film with P1200, wet, a hard block, edges last", why: `A coat leaves about ${plain(dry, 0)} µm: stop where the colour begins to pale.`, done_when: "it is matt all over, no shining pit", hands_min: [5, 15], cautions: ["dust-resin"], needs: [first("film-wait", "it has stopped shrinking")] });
-  out.add({ ...base(c, [surface]), name: "gloss-compound", kind: "compound", text: "Polish with medium, then fine compound, a clean labelled pad for each", why: "A grain of the coarser one scratches all over again.", done_when: "the lamp’s edge is sharp in it", hands_min: [8, 20], cautions: ["dust-resin"], needs: [first("flat-P1200", "level first")] });
+  out.add({
+    ...base(c, [surface]),
+    name: "film-wait",
+    kind: "wait",
+    text: "Leave the film until it has stopped shrinking",
+    why: "Polished too soon, pores and edges sink back weeks later.",
+    done_when: "a fingernail leaves no mark, yesterday’s edge is today’s",
+    hands_min: [1, 2],
+    cautions: [],
+    needs: [after(name, material, ["full"], mm, c.air, "it has stopped shrinking")],
+  });
+  out.add({
+    ...base(c, [surface]),
+    name: "flat-P1200",
+    kind: "grit",
+    text: "Level the new film with P1200, wet, a hard block, edges last",
+    why: `A coat leaves about ${plain(dry, 0)} µm: stop where the colour begins to pale.`,
+    done_when: "it is matt all over, no shining pit",
+    hands_min: [5, 15],
+    cautions: ["dust-resin"],
+    needs: [first("film-wait", "it has stopped shrinking")],
+  });
+  out.add({
+    ...base(c, [surface]),
+    name: "gloss-compound",
+    kind: "compound",
+    text: "Polish with medium, then fine compound, a clean labelled pad for each",
+    why: "A grain of the coarser one scratches all over again.",
+    done_when: "the lamp’s edge is sharp in it",
+    hands_min: [8, 20],
+    cautions: ["dust-resin"],
+    needs: [first("flat-P1200", "level first")],
+  });
 }

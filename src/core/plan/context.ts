@@ -27,11 +27,21 @@ export interface Context {
   readonly safety?: { readonly reached: number; readonly asked: number };
 }
 
-export const linkAt = ({ links }: Context, place: WorkPlace, role: Role): PlanLink | undefined => links.find((link) => link.place === place.id && link.role === role);
-export const placesWith = ({ places, links }: Context, role: Role): WorkPlace[] => places.filter(({ id }) => links.some((link) => link.place === id && link.role === role));
+export const linkAt = ({ links }: Context, place: WorkPlace, role: Role): PlanLink | undefined =>
+  links.find((link) => link.place === place.id && link.role === role);
+export const placesWith = ({ places, links }: Context, role: Role): WorkPlace[] =>
+  places.filter(({ id }) => links.some((link) => link.place === id && link.role === role));
 
 /** A need that waits for a stage of a material, in the thickness really laid and the room's air. */
-export function after(op: string, material: MaterialClass, stages: Parameters<typeof lagOf>[1], thickness_mm: number, air: Air, because: string, closes?: Parameters<typeof lagOf>[1]): Need {
+export function after(
+  op: string,
+  material: MaterialClass,
+  stages: Parameters<typeof lagOf>[1],
+  thickness_mm: number,
+  air: Air,
+  because: string,
+  closes?: Parameters<typeof lagOf>[1],
+): Need {
   const lag = lagOf(material, stages, thickness_mm, air);
   const max = closes ? lagOf(material, closes, thickness_mm, air) : undefined;
   return { op, because, ...(lag ? { lag } : {}), ...(max ? { max } : {}) };
@@ -86,6 +96,12 @@ export function weigh(material: MaterialClass, need_cm3: number, extra_pct: numb
 }
 
 /** A batch for several places, with its words. */
-export const told = (all: Weighed, words: (all: Weighed) => string) => ({ text: words(all), mass_g: all.mass_g, volume_cm3: all.volume_cm3, parts: all.parts, batches: all.batches });
+export const told = (all: Weighed, words: (all: Weighed) => string) => ({
+  text: words(all),
+  mass_g: all.mass_g,
+  volume_cm3: all.volume_cm3,
+  parts: all.parts,
+  batches: all.batches,
+});
 
 export type { Lag, PlanLink, WorkPlace };

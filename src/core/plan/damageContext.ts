@@ -1,4 +1,15 @@
-import { earlierGlueRow, type Finish, finishRow, type MaterialClass, type OpFacts, type PieceKind, type Role, type Stance, type Substrate, substrateRow } from "../catalogue";
+import {
+  earlierGlueRow,
+  type Finish,
+  finishRow,
+  type MaterialClass,
+  type OpFacts,
+  type PieceKind,
+  type Role,
+  type Stance,
+  type Substrate,
+  substrateRow,
+} from "../catalogue";
 import { brace as judgeBrace, safetyWith } from "../join/brace";
 import type { BraceInput, BraceKind } from "../join/brace.schema";
 import { BRACE_KIND_ROWS, braceKindOf } from "../join/kinds.data";
@@ -68,7 +79,16 @@ function leverOf({ section }: BraceInput): number {
 export function wayFactsOf({ piece, substrate, finish, survey }: DamageInput, stance: Stance): WayFacts {
   const found = flagsOf(survey.inspected);
   const asked = braceAsked(survey.damage, substrate, survey.service);
-  return { piece, on: substrateRow(substrate), finish: finishRow(finish), service: survey.service, stance, hollow: found.hollow === true, powders: found.powders === true, ...(asked && BEAMS.includes(asked.joint) ? { brace: judgeBrace(asked).needed } : {}) };
+  return {
+    piece,
+    on: substrateRow(substrate),
+    finish: finishRow(finish),
+    service: survey.service,
+    stance,
+    hollow: found.hollow === true,
+    powders: found.powders === true,
+    ...(asked && BEAMS.includes(asked.joint) ? { brace: judgeBrace(asked).needed } : {}),
+  };
 }
 
 /** Work a damage out. @throws {RangeError} on a way that its kind does not have */
@@ -82,25 +102,49 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
   const asked = { ...matchInputOf({ substrate, finish }, survey, survey.damage, air.temp_C), stance };
   const made = (way: WayRow) => {
     const places = placesOf(way, survey.damage, input.id, facts);
-    const preferred = question && BEAMS.includes(question.joint) && places.some(({ name }) => name === "core") ? preferredBrace(question) : undefined;
+    const preferred =
+      question && BEAMS.includes(question.joint) && places.some(({ name }) => name === "core") ? preferredBrace(question) : undefined;
     const found = preferred === undefined ? undefined : linksFor(asked, places, withBrace(preferred, choose), shelf);
-    const holds = found?.links.every(({ role, verdict, overridden }) => role !== "brace" || verdict !== "refused" || overridden) ? found : undefined;
+    const holds = found?.links.every(({ role, verdict, overridden }) => role !== "brace" || verdict !== "refused" || overridden)
+      ? found
+      : undefined;
     return { way, places, ...(holds ? cleared(holds) : linksFor(asked, places, choose, shelf)) };
   };
   const taken = input.way === undefined ? unasked(survey.damage, facts, made) : made(rowOf(survey.damage, input.way));
   const chain = Object.fromEntries(taken.links.map(({ role, material }) => [role, material])) as Partial<Record<Role, MaterialClass>>;
   const f = opFacts({ ...input, finish }, stance, air, taken.way, taken.places, chain);
   const sized = question && sizedBrace(taken.places, taken.links, question, survey.damage, input.brace);
-  const beam = question && BEAMS.includes(question.joint) && (taken.way.way === "bond" || taken.way.way === "bridge" || taken.way.way === "brace");
+  const beam =
+    question && BEAMS.includes(question.joint) && (taken.way.way === "bond" || taken.way.way === "bridge" || taken.way.way === "brace");
   const judged = beam ? judgeBrace({ ...question, ...(sized && taken.way.way === "brace" ? { brace: sized.kind } : {}) }) : undefined;
   const reached = question && sized && taken.way.way === "brace" ? safetyWith(sized, question) : judged?.safety_without;
-  const context: Context = { f, damage: survey.damage, survey, places: taken.places, links: taken.links, air, tools, ...(sized ? { brace: sized } : {}), ...(reached !== undefined ? { safety: { reached, asked: STRENGTHS[substrate].asks } } : {}) };
+  const context: Context = {
+    f,
+    damage: survey.damage,
+    survey,
+    places: taken.places,
+    links: taken.links,
+    air,
+    tools,
+    ...(sized ? { brace: sized } : {}),
+    ...(reached !== undefined ? { safety: { reached, asked: STRENGTHS[substrate].asks } } : {}),
+  };
   const because = input.way === undefined ? whyNotOthers(survey.damage, facts, taken.way) : undefined;
-  return { id: input.id, part: input.part, ...taken, context, brace_warnings: weakness(judged?.warnings ?? [], reached, STRENGTHS[substrate].asks), ...(because ? { because } : {}) };
+  return {
+    id: input.id,
+    part: input.part,
+    ...taken,
+    context,
+    brace_warnings: weakness(judged?.warnings ?? [], reached, STRENGTHS[substrate].asks),
+    ...(because ? { because } : {}),
+  };
 }
 
 function weakness(warnings: ReadonlyArray<{ code: string; message: string }>, reached: number | undefined, asked: number) {
-  const weak = reached !== undefined && reached < asked ? [{ code: "no-load", message: `The safety reached is ${plain(reached, 1)} of ${asked}: let it carry nothing and nobody.` }] : [];
+  const weak =
+    reached !== undefined && reached < asked
+      ? [{ code: "no-load", message: `The safety reached is ${plain(reached, 1)} of ${asked}: let it carry nothing and nobody.` }]
+      : [];
   return [...warnings.filter(({ code }) => code === "refer"), ...weak];
 }
 
@@ -128,7 +172,10 @@ function unasked(damage: Damage, facts: WayFacts, made: (way: WayRow) => Made): 
 /** Why the ways before the one taken were not: said where it is a reason to know. */
 function whyNotOthers(damage: Damage, facts: WayFacts, taken: WayRow): string | undefined {
   const ways = waysFor(damage, facts);
-  const before = ways.slice(0, ways.findIndex(({ way }) => way === taken.way));
+  const before = ways.slice(
+    0,
+    ways.findIndex(({ way }) => way === taken.way),
+  );
   const said = before.flatMap(({ label, not_first }) => {
     const why = not_first?.(damage, facts);
     return why ? [`${label} is not taken: ${why}.`] : [];
@@ -142,14 +189,25 @@ function preferredBrace(question: BraceInput): BraceKind | undefined {
 }
 
 /** What was preferred was not chosen against the rules. */
-const cleared = ({ links, missing }: ChosenLinks): ChosenLinks => ({ missing, links: links.map((link) => (link.role === "brace" && link.overridden === "" ? { ...link, overridden: undefined } : link)) as ChosenLinks["links"] });
+const cleared = ({ links, missing }: ChosenLinks): ChosenLinks => ({
+  missing,
+  links: links.map((link) =>
+    link.role === "brace" && link.overridden === "" ? { ...link, overridden: undefined } : link,
+  ) as ChosenLinks["links"],
+});
 
 function withBrace(kind: BraceKind, choose: readonly Choice[]): readonly Choice[] {
   const name = BRACE_KIND_ROWS.find((row) => row.kind === kind)?.classes[0];
   return name === undefined || choose.some(({ role }) => role === "brace") ? choose : [...choose, { role: "brace", class: name }];
 }
 
-function sizedBrace(places: readonly WorkPlace[], links: ChosenLinks["links"], question: BraceInput, damage: Damage, chosen: DamageInput["brace"]): SizedBrace | undefined {
+function sizedBrace(
+  places: readonly WorkPlace[],
+  links: ChosenLinks["links"],
+  question: BraceInput,
+  damage: Damage,
+  chosen: DamageInput["brace"],
+): SizedBrace | undefined {
   const core = places.find(({ kind }) => kind === "core");
   if (!core) return undefined;
   if (core.name === "anchors") return anchors(damage);
@@ -174,10 +232,29 @@ function anchors(damage: Damage): SizedBrace | undefined {
   const depth = (a * b * c) / 2 / face;
   const count = Math.max(2, Math.ceil(face / ANCHOR_FACE_MM2));
   const out_mm = Math.max(5, Math.min(depth - ANCHOR_COVER_MM, depth * 0.6));
-  return { kind: "screw", size: { count, diameter_mm: ANCHOR_MM, hole_mm: ANCHOR_MM + 1, embed_mm: ANCHOR_DEPTHS * ANCHOR_MM, out_mm, cover_mm: depth - out_mm, length_mm: ANCHOR_DEPTHS * ANCHOR_MM + out_mm }, reasons: [`${count} for ${plain(face / 100)} cm² of broken face.`, `${plain(depth - out_mm)} mm of plaster cover each.`] };
+  return {
+    kind: "screw",
+    size: {
+      count,
+      diameter_mm: ANCHOR_MM,
+      hole_mm: ANCHOR_MM + 1,
+      embed_mm: ANCHOR_DEPTHS * ANCHOR_MM,
+      out_mm,
+      cover_mm: depth - out_mm,
+      length_mm: ANCHOR_DEPTHS * ANCHOR_MM + out_mm,
+    },
+    reasons: [`${count} for ${plain(face / 100)} cm² of broken face.`, `${plain(depth - out_mm)} mm of plaster cover each.`],
+  };
 }
 
-function opFacts({ id, piece, substrate, finish, survey, form, brace }: DamageInput, stance: Stance, { temp_C }: Air, way: WayRow, places: readonly WorkPlace[], chain: Partial<Record<Role, MaterialClass>>): OpFacts {
+function opFacts(
+  { id, piece, substrate, finish, survey, form, brace }: DamageInput,
+  stance: Stance,
+  { temp_C }: Air,
+  way: WayRow,
+  places: readonly WorkPlace[],
+  chain: Partial<Record<Role, MaterialClass>>,
+): OpFacts {
   const { damage, service, earlier_glue, inspected, finish_survives, limits } = survey;
   const { kind: _kind, ...measures } = damage;
   const on = substrateRow(substrate);

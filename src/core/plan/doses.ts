@@ -15,15 +15,25 @@ export const grams = (g: number): string => `${g < 1 ? figure(g, 2) : plain(g, g
 export const doseGrams = (g: number): string => `${figure(g, 2)} g`;
 
 /** How a mix is dosed, in words: the parts, and where the scale can't resolve one, what works instead. */
-export function doseWords(material: MaterialClass, weighed: Weighed, scale_step_g: number): { readonly words: string; readonly resolved: boolean } {
+export function doseWords(
+  material: MaterialClass,
+  weighed: Weighed,
+  scale_step_g: number,
+): { readonly words: string; readonly resolved: boolean } {
   const { parts, ratio_by } = material.mix;
   if (parts.length < 2) return { words: "", resolved: true };
   const one = weighed.parts.map(({ name, mass_g }) => `${name} ${grams(mass_g / weighed.batches)}`).join(", ");
-  const error = ((scale_step_g / 2) / weighed.smallest_g) * 100;
+  const error = (scale_step_g / 2 / weighed.smallest_g) * 100;
   if (error <= DOSE_LIMIT_PCT) return { words: `${one}${balls(material, weighed)}`, resolved: true };
   const need = (scale_step_g / 2 / (DOSE_LIMIT_PCT / 100)) * (weighed.mass_g / weighed.batches / weighed.smallest_g);
-  const instead = ratio_by === "volume" ? "dose by volume: equal strokes or balls" : `count drops (${Math.max(1, Math.round(weighed.smallest_g / DROP_G))} of the ${smallest(weighed)})`;
-  return { words: `${one}: a scale of ${plain(scale_step_g, 3)} g can’t weigh that; mix at least ${grams(need)}, or ${instead}${balls(material, weighed)}`, resolved: false };
+  const instead =
+    ratio_by === "volume"
+      ? "dose by volume: equal strokes or balls"
+      : `count drops (${Math.max(1, Math.round(weighed.smallest_g / DROP_G))} of the ${smallest(weighed)})`;
+  return {
+    words: `${one}: a scale of ${plain(scale_step_g, 3)} g can’t weigh that; mix at least ${grams(need)}, or ${instead}${balls(material, weighed)}`,
+    resolved: false,
+  };
 }
 
 const smallest = ({ parts }: Weighed) => [...parts].sort((a, b) => a.mass_g - b.mass_g)[0]?.name ?? "hardener";

@@ -1,6 +1,6 @@
 import type { Caution, ClassName, MaterialClass, OperationKind, Range, Role, Station } from "../catalogue";
-import type { WorkPlace } from "./links";
 import type { Lag } from "./lag";
+import type { WorkPlace } from "./links";
 
 /** What must go before: an operation by its name, with the minutes that must have passed since, and may at most. */
 export interface Need {

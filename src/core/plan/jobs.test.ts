@@ -1,4 +1,8 @@
-import { job, jobInput, jobOf, JOB_FILES } from "./jobs.fixture";
+import { readFileSync } from "node:fs";
+import path from "node:path";
+import { JOB_FILES, job, jobInput, jobOf } from "./jobs.fixture";
+import { planned } from "./planCalc";
+import { sheetOf, titleOf } from "./sheet";
 
 const between = (value: number | undefined, low: number, high: number) => {
   expect(value).toBeGreaterThanOrEqual(low);
@@ -8,6 +12,11 @@ const between = (value: number | undefined, low: number, high: number) => {
 test("fifteen jobs are kept, and each comes out without a link that nothing serves", () => {
   expect(JOB_FILES).toHaveLength(15);
   JOB_FILES.forEach((_, i) => expect(job(i + 1).warnings.filter(({ code }) => code === "no-material")).toEqual([]));
+});
+
+test.each(JOB_FILES.map((file, i) => [file, i + 1] as const))("the work sheet of %s is current (npm run sheets)", (file, number) => {
+  const kept = readFileSync(path.join(__dirname, "../../../docs/jobs", file.replace(/json$/, "txt")), "utf8");
+  expect(sheetOf(planned(jobInput(number)), titleOf(file))).toBe(kept);
 });
 
 describe("1, wagon-step rung", () => {
@@ -74,7 +83,9 @@ describe("4, booth counter", () => {
   const counter = job(4);
   test("letting in is preselected, gluing down is not; what is cut out is kept", () => {
     expect(counter.ways[0]?.way).toBe("reveneer");
-    expect(counter.inOrder("template", "cut-out", "cut-core", "choose-sheet", "join/bond-1", "lay-sheet", "clamp-1", "flush", "grit-P180")).toBe(true);
+    expect(
+      counter.inOrder("template", "cut-out", "cut-core", "choose-sheet", "join/bond-1", "lay-sheet", "clamp-1", "flush", "grit-P180"),
+    ).toBe(true);
     expect(counter.op("cut-out").text).toContain("stock");
     expect(counter.op("cut-core").text).toContain("1.5 mm");
   });
@@ -99,8 +110,14 @@ describe("5, carousel plinth", () => {
   const later = (entries: NonNullable<ReturnType<typeof jobInput>["entries"]>) => jobOf({ ...jobInput(5), entries });
   test("a pinhole is round 2 with a finer filler, a low spot round 3; both tell their cause", () => {
     const rounds = later([
-      { at: "2026-10-07T15:05:00+02:00", body: { kind: "round-opened", station: "fill", places: ["d1/loss"], because: "pinhole under the skin" } },
-      { at: "2026-10-07T17:00:00+02:00", body: { kind: "round-opened", station: "fill", places: ["d1/loss"], because: "primer shows a low spot" } },
+      {
+        at: "2026-10-07T15:05:00+02:00",
+        body: { kind: "round-opened", station: "fill", places: ["d1/loss"], because: "pinhole under the skin" },
+      },
+      {
+        at: "2026-10-07T17:00:00+02:00",
+        body: { kind: "round-opened", station: "fill", places: ["d1/loss"], because: "primer shows a low spot" },
+      },
     ]);
     expect(rounds.has("r2/fill/mix-1/fine-surfacer")).toBe(true);
     expect(rounds.inOrder("r1/fill/blade", "r2/fill/mix-1", "r2/fill/check-fill", "r3/fill/mix-1", "r3/level/")).toBe(true);

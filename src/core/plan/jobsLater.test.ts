@@ -8,7 +8,9 @@ const between = (value: number | undefined, low: number, high: number) => {
 describe("8, cherub on the gate", () => {
   const cherub = job(8);
   test("cause, lead, dry, clean, consolidate, bandage, damp, fill, in this order", () => {
-    expect(cherub.inOrder("stop-cause", "lead-test", "dry-out", "ready/clean", "consolidate", "join/back", "fill/damp", "fill/mix-1")).toBe(true);
+    expect(cherub.inOrder("stop-cause", "lead-test", "dry-out", "ready/clean", "consolidate", "join/back", "fill/damp", "fill/mix-1")).toBe(
+      true,
+    );
   });
   test("0.80 l in four to six batches of a few hundred grams", () => {
     expect(cherub.place("d1/loss").volume_cm3).toBeCloseTo(800, 6);
@@ -19,8 +21,15 @@ describe("8, cherub on the gate", () => {
     expect(cherub.taken("d1/loss/filler")).toBe("lime-mortar");
     const input = jobInput(8);
     const [damage] = input.damages;
-    const plaster = jobOf({ ...input, damages: damage ? [{ ...damage, choose: [{ role: "filler", class: "gypsum-plaster", because: "under a roof from spring on" }] }] : [] });
-    expect(plaster.links.find(({ role }) => role === "filler")).toMatchObject({ class: "gypsum-plaster", verdict: "refused", overridden: "under a roof from spring on" });
+    const plaster = jobOf({
+      ...input,
+      damages: damage ? [{ ...damage, choose: [{ role: "filler", class: "gypsum-plaster", because: "under a roof from spring on" }] }] : [],
+    });
+    expect(plaster.links.find(({ role }) => role === "filler")).toMatchObject({
+      class: "gypsum-plaster",
+      verdict: "refused",
+      overridden: "under a roof from spring on",
+    });
     expect(plaster.warnings.map(({ code }) => code)).toContain("overridden");
   });
 });
@@ -43,8 +52,17 @@ describe("9, relief block corner", () => {
   test("dry by thickness squared, tested on the cheek, never by a fixed hour", () => {
     expect(block.op("fill/dry").text).toContain("cold to the cheek");
     const [input] = [jobInput(9)];
-    const half = jobOf({ ...input, damages: input.damages.map((each) => ({ ...each, survey: { ...each.survey, damage: { kind: "corner", a_mm: 40, b_mm: 30, c_mm: 25 } } })) });
-    const wait = (found: typeof block) => found.op("fill/check-fill").after.find(({ op }) => op.includes("fill/dry"))?.min_min ?? found.op("fill/dry").after.find(({ stage }) => stage !== undefined)?.min_min ?? 0;
+    const half = jobOf({
+      ...input,
+      damages: input.damages.map((each) => ({
+        ...each,
+        survey: { ...each.survey, damage: { kind: "corner", a_mm: 40, b_mm: 30, c_mm: 25 } },
+      })),
+    });
+    const wait = (found: typeof block) =>
+      found.op("fill/check-fill").after.find(({ op }) => op.includes("fill/dry"))?.min_min ??
+      found.op("fill/dry").after.find(({ stage }) => stage !== undefined)?.min_min ??
+      0;
     expect(block.elapsed_min[0]).toBeGreaterThan(half.elapsed_min[0] * 2);
     expect(wait(block)).toBeGreaterThanOrEqual(wait(half));
   });
@@ -98,7 +116,8 @@ describe("12, jester figure", () => {
     expect(jester.taken("d1/core/adhesive")).toBeDefined();
     expect(jester.refer).toEqual([]);
   });
-  test("bronze in a clear binder over size, then clear", () => expect(jester.inOrder("leaf-1/bronze", "tone-1/bronze", "clear-1")).toBe(true));
+  test("bronze in a clear binder over size, then clear", () =>
+    expect(jester.inOrder("leaf-1/bronze", "tone-1/bronze", "clear-1")).toBe(true));
 });
 
 describe("13, booth front", () => {

@@ -31,14 +31,26 @@ export function humidityFactor({ carrier, cure: { by } }: Pick<MaterialClass, "c
 }
 
 /** The first of `stages` that a material has, in a layer so thick, in this air; undefined where it has none of them. */
-export function lagOf(material: MaterialClass, stages: readonly Stage[], thickness_mm: number, { temp_C, rh_pct }: Air): (Lag & { readonly stage: Stage }) | undefined {
+export function lagOf(
+  material: MaterialClass,
+  stages: readonly Stage[],
+  thickness_mm: number,
+  { temp_C, rh_pct }: Air,
+): (Lag & { readonly stage: Stage }) | undefined {
   const { reference_C, ea_kJ_mol, min_C } = material.cure;
   const stage = stages.find((each) => material.cure.stages.some((row) => row.stage === each));
   const row = material.cure.stages.find((each) => each.stage === stage);
   if (!stage || !row) return undefined;
   const factor = stage === "working" ? 1 : thicknessFactor(material, thickness_mm) * humidityFactor(material, rh_pct);
   const ends = [middle(row.minutes), row.minutes[0], row.minutes[1]].map((minutes, i) => ({ name: String(i), minutes: minutes * factor }));
-  const found = cure({ stages: ends, reference_C, model: { kind: "arrhenius", ea_kJ_mol }, min_C, start: "2000-01-01T00:00:00Z", climate: { constant_C: temp_C } });
+  const found = cure({
+    stages: ends,
+    reference_C,
+    model: { kind: "arrhenius", ea_kJ_mol },
+    min_C,
+    start: "2000-01-01T00:00:00Z",
+    climate: { constant_C: temp_C },
+  });
   const [min, low, high] = found.stages.map((each) => ("never" in each ? NEVER_MIN : each.minutes)) as [number, number, number];
   return { stage, min, range: [low, high], ...(found.stages[0] && "never" in found.stages[0] ? { never: true } : {}) };
 }

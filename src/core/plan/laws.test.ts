@@ -4,7 +4,10 @@ import { damages } from "../survey/survey.fixture";
 import type { PlanInput, PlanResult } from "./plan.schema";
 import { plan, planned } from "./planCalc";
 
-const service = fc.record({ touched: fc.boolean(), wet: fc.boolean(), outdoor: fc.boolean(), load: fc.boolean(), flex: fc.boolean(), food: fc.boolean() }, { requiredKeys: [] });
+const service = fc.record(
+  { touched: fc.boolean(), wet: fc.boolean(), outdoor: fc.boolean(), load: fc.boolean(), flex: fc.boolean(), food: fc.boolean() },
+  { requiredKeys: [] },
+);
 
 const inputs: fc.Arbitrary<PlanInput> = fc
   .record({
@@ -24,15 +27,21 @@ const inputs: fc.Arbitrary<PlanInput> = fc
     at: "2026-10-07T08:00:00+02:00",
   }));
 
-const holds = (law: (found: PlanResult, input: PlanInput) => void, numRuns = 60) => fc.assert(fc.property(inputs, (input) => law(plan(input), input)), { numRuns });
+const holds = (law: (found: PlanResult, input: PlanInput) => void, numRuns = 60) =>
+  fc.assert(
+    fc.property(inputs, (input) => law(plan(input), input)),
+    { numRuns },
+  );
 
 test("every material that is chosen is put to work somewhere, and each place has something to do", () => {
   holds(({ links, operations, places }) => {
     const used = new Set(operations.map(({ link }) => link));
     const classes = new Set(operations.map(({ class: name, station }) => `${station} ${name}`));
-    for (const link of links) expect([link.id, used.has(link.id) || [...classes].some((each) => each.endsWith(` ${link.class}`))]).toEqual([link.id, true]);
+    for (const link of links)
+      expect([link.id, used.has(link.id) || [...classes].some((each) => each.endsWith(` ${link.class}`))]).toEqual([link.id, true]);
     const served = places.filter(({ id }) => links.some(({ place }) => place === id));
-    for (const { id } of served) expect([id, operations.some((operation) => operation.places.includes(id) && operation.station !== "close")]).toEqual([id, true]);
+    for (const { id } of served)
+      expect([id, operations.some((operation) => operation.places.includes(id) && operation.station !== "close")]).toEqual([id, true]);
   });
 });
 
@@ -55,7 +64,8 @@ test("a mix is the sum of its parts and of its portions; grams are never nonsens
     for (const { mass_g, parts, portions } of operations) {
       if (mass_g === undefined) continue;
       expect(Number.isFinite(mass_g) && mass_g > 0).toBe(true);
-      for (const shares of [parts, portions]) if (shares && shares.length > 0) expect(shares.reduce((sum, each) => sum + each.mass_g, 0) / mass_g).toBeCloseTo(1, 6);
+      for (const shares of [parts, portions])
+        if (shares && shares.length > 0) expect(shares.reduce((sum, each) => sum + each.mass_g, 0) / mass_g).toBeCloseTo(1, 6);
     }
   });
 });
@@ -81,11 +91,21 @@ test("the whole begins with a photograph and ends with the signature; the work o
 
 test("what is done stays done and as it was when a round is opened, and a round brings its operations back", () => {
   holds((found, input) => {
-    const place = found.places.find(({ id, kind }) => kind === "void" && found.operations.some((operation) => operation.kind === "mix" && operation.station === "fill" && operation.places.includes(id)));
+    const place = found.places.find(
+      ({ id, kind }) =>
+        kind === "void" &&
+        found.operations.some((operation) => operation.kind === "mix" && operation.station === "fill" && operation.places.includes(id)),
+    );
     if (!place) return;
     const done = found.operations.filter(({ station }) => station === "ready" || station === "fill" || station === "join");
     const entries = done.map(({ id }) => ({ at: input.at, body: { kind: "done", op: id } }));
-    const again = plan({ ...input, entries: [...entries, { at: "2026-10-08T08:00:00+02:00", body: { kind: "round-opened", station: "fill", places: [place.id], because: "a low spot" } }] });
+    const again = plan({
+      ...input,
+      entries: [
+        ...entries,
+        { at: "2026-10-08T08:00:00+02:00", body: { kind: "round-opened", station: "fill", places: [place.id], because: "a low spot" } },
+      ],
+    });
     const texts = new Map(again.operations.map(({ id, text }) => [id, text]));
     for (const { id, text } of done) expect([id, texts.get(id)]).toEqual([id, text]);
     expect(again.operations.some(({ id, round }) => round === 2 && id.startsWith("r2/"))).toBe(true);
@@ -96,6 +116,7 @@ test("the same question has the same answer, and a warmer room never waits longe
   holds((found, input) => {
     expect(plan(input)).toEqual(found);
     const warm = plan({ ...input, climate: { ...input.climate, temp_C: input.climate.temp_C + 2 } });
-    if (warm.links.map(({ class: name }) => name).join() === found.links.map(({ class: name }) => name).join()) expect(warm.elapsed_min[0]).toBeLessThanOrEqual(found.elapsed_min[0] + 1e-6);
+    if (warm.links.map(({ class: name }) => name).join() === found.links.map(({ class: name }) => name).join())
+      expect(warm.elapsed_min[0]).toBeLessThanOrEqual(found.elapsed_min[0] + 1e-6);
   }, 30);
 });

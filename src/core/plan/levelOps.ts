@@ -16,14 +16,25 @@ const COMPOUNDS = ["medium", "fine"] as const;
 const base = (c: Context, places: readonly WorkPlace[]) => ({ damage: c.f.id, places, of: "damage" as const, station: "level" as const });
 
 /** What levelling waits for. */
-const BEFORE: readonly Need[] = [first("check-fill", "nothing is low"), first("dry", "it is dry"), first("shrink", "it has stopped shrinking"), first("measure-after", "its thickness is on record"), first("flush", "it is flush"), first("lead-test", "before anything makes dust"), first("mask", "the neighbours are guarded"), first("squeeze-out", "the line is clean"), first("unclamp-1", "the joint holds")];
+const BEFORE: readonly Need[] = [
+  first("check-fill", "nothing is low"),
+  first("dry", "it is dry"),
+  first("shrink", "it has stopped shrinking"),
+  first("measure-after", "its thickness is on record"),
+  first("flush", "it is flush"),
+  first("lead-test", "before anything makes dust"),
+  first("mask", "the neighbours are guarded"),
+  first("squeeze-out", "the line is clean"),
+  first("unclamp-1", "the joint holds"),
+];
 
 /** Levelling of one damage: file, grits, compounds, then surfacer with its look. */
 export function levelOps(c: Context, out: Drafts): void {
   const filled = placesWith(c, "filler").filter(({ kind, hidden }) => (kind === "void" || kind === "film") && !hidden);
   const [lead] = filled;
   const filler = lead && linkAt(c, lead, "filler");
-  if (lead && filler && c.f.on.family !== "skin" && filler.material.rigidity !== "flexible") grits(c, filled, filler.material.hardness, inSentence(filler.material.name), filler.class === "veneer-sheet", out);
+  if (lead && filler && c.f.on.family !== "skin" && filler.material.rigidity !== "flexible")
+    grits(c, filled, filler.material.hardness, inSentence(filler.material.name), filler.class === "veneer-sheet", out);
   for (const place of placesWith(c, "levelling")) surfacer(c, place, out);
 }
 
@@ -33,20 +44,61 @@ function grits(c: Context, places: readonly WorkPlace[], hardness: 1 | 2 | 3 | 4
   const to = sheet ? P(240) : film ? FILM_TO : c.f.on.family === "metal" ? P(400) : LADDER_ENDS[finish].to;
   const wanted = sheet ? P(180) : film ? FILM_FROM : LADDER_STARTS[hardness];
   const from = (grainOf(wanted) ?? 0) < (grainOf(to) ?? 0) ? to : wanted;
-  const because = sheet ? "no finer before stain: it closes the pores" : film ? "then compound: a film is levelled very fine" : c.f.on.family === "metal" ? "then polish; finer smears soft metal" : LADDER_ENDS[finish].because;
+  const because = sheet
+    ? "no finer before stain: it closes the pores"
+    : film
+      ? "then compound: a film is levelled very fine"
+      : c.f.on.family === "metal"
+        ? "then polish; finer smears soft metal"
+        : LADDER_ENDS[finish].because;
   let before: Need[] = [...BEFORE];
   if (c.f.on.family === "metal") {
-    out.add({ ...base(c, places), name: "file", kind: "file", text: "File it: second cut, then smooth; card the teeth clean", why: "Bulk comes off with a file while grit would smear the soft metal.", done_when: "a straight edge shows light nowhere", hands_min: [8, 20], cautions: ["dust-metal", "dust-resin"], needs: before });
+    out.add({
+      ...base(c, places),
+      name: "file",
+      kind: "file",
+      text: "File it: second cut, then smooth; card the teeth clean",
+      why: "Bulk comes off with a file while grit would smear the soft metal.",
+      done_when: "a straight edge shows light nowhere",
+      hands_min: [8, 20],
+      cautions: ["dust-metal", "dust-resin"],
+      needs: before,
+    });
     before = [first("file", "bulk is off")];
   }
   const rungs = walk(from, to, []).steps;
   for (const [i, { grade }] of rungs.entries()) {
     const label = gradeLabel(grade);
-    out.add({ ...base(c, places), name: `grit-${label}`, kind: "grit", text: `Sand with ${label}${how(c, film)}${where(c, grade)}`, why: i === 0 ? `${fill.charAt(0).toUpperCase()}${fill.slice(1)} stands proud; to ${gradeLabel(to)}: ${because}.` : `Until the scratches of ${gradeLabel(rungs[i - 1]?.grade ?? grade)} are gone.`, done_when: i === 0 ? "it is level by straight edge and fingertip" : "no scratch of the grade before is left in raking light", hands_min: sheet || film ? [4, 10] : [3, 9], cautions: dust(c, film), needs: before, meets: ["level-hump", "level-even", "level-gum", "level-scratches-metal"] });
+    out.add({
+      ...base(c, places),
+      name: `grit-${label}`,
+      kind: "grit",
+      text: `Sand with ${label}${how(c, film)}${where(c, grade)}`,
+      why:
+        i === 0
+          ? `${fill.charAt(0).toUpperCase()}${fill.slice(1)} stands proud; to ${gradeLabel(to)}: ${because}.`
+          : `Until the scratches of ${gradeLabel(rungs[i - 1]?.grade ?? grade)} are gone.`,
+      done_when: i === 0 ? "it is level by straight edge and fingertip" : "no scratch of the grade before is left in raking light",
+      hands_min: sheet || film ? [4, 10] : [3, 9],
+      cautions: dust(c, film),
+      needs: before,
+      meets: ["level-hump", "level-even", "level-gum", "level-scratches-metal"],
+    });
     before = [first(`grit-${label}`, "each grit only erases the one before")];
   }
   if (film || (c.f.finish.finish === "none" && c.f.on.family === "ceramic")) compounds(c, places, before, out);
-  if (c.f.on.family === "metal") out.add({ ...base(c, places), name: "burnish", kind: "compound", text: "Polish lightly and stop early, a clean pad", why: "Soft metal smears under strong compound: it runs over the edge of the overlay.", done_when: "it reflects as its surroundings do, no more", hands_min: [3, 8], cautions: ["dust-metal"], needs: before });
+  if (c.f.on.family === "metal")
+    out.add({
+      ...base(c, places),
+      name: "burnish",
+      kind: "compound",
+      text: "Polish lightly and stop early, a clean pad",
+      why: "Soft metal smears under strong compound: it runs over the edge of the overlay.",
+      done_when: "it reflects as its surroundings do, no more",
+      hands_min: [3, 8],
+      cautions: ["dust-metal"],
+      needs: before,
+    });
 }
 
 function how(c: Context, film: boolean): string {
@@ -59,7 +111,9 @@ function how(c: Context, film: boolean): string {
 /** Beside what must not be scratched: inside the mask, until the grade may touch it. */
 function where(c: Context, grade: Grade): string {
   if (c.f.finish.finish !== "glaze") return "";
-  return (grainOf(grade) ?? 0) > (grainOf(GLAZE_FROM) ?? 0) ? ", inside the mask: it never touches the glaze" : ", over the edge: this one may touch the glaze";
+  return (grainOf(grade) ?? 0) > (grainOf(GLAZE_FROM) ?? 0)
+    ? ", inside the mask: it never touches the glaze"
+    : ", over the edge: this one may touch the glaze";
 }
 
 /** Dust by what is really sanded: the fill, and what lies beside it. */
@@ -69,7 +123,18 @@ function dust(c: Context, film: boolean): string[] {
   const filler = c.f.chain.filler;
   for (const hazard of filler?.hazards ?? []) if (hazard.startsWith("dust")) found.add(hazard);
   if (filler && found.size === 0) found.add(filler.hatch === "wood" ? "dust-wood" : "dust-resin");
-  if (!film) found.add(family === "ceramic" || c.f.on.substrate === "stone" ? "silica" : family === "mineral" || family === "paper" ? "dust-mineral" : family === "metal" ? "dust-metal" : family === "wood" || family === "board" ? "dust-wood" : "dust-resin");
+  if (!film)
+    found.add(
+      family === "ceramic" || c.f.on.substrate === "stone"
+        ? "silica"
+        : family === "mineral" || family === "paper"
+          ? "dust-mineral"
+          : family === "metal"
+            ? "dust-metal"
+            : family === "wood" || family === "board"
+              ? "dust-wood"
+              : "dust-resin",
+    );
   if (c.f.finish.finish === "paint") found.add("old-paint");
   return [...found];
 }
@@ -77,7 +142,17 @@ function dust(c: Context, film: boolean): string[] {
 function compounds(c: Context, places: readonly WorkPlace[], before: readonly Need[], out: Drafts): void {
   let needs = before;
   for (const word of COMPOUNDS) {
-    out.add({ ...base(c, places), name: `compound-${word}`, kind: "compound", text: `Polish with ${word} compound, a clean pad of its own, labelled`, why: "A grain of the coarser one scratches all over again; keep the pad moving, or it burns.", done_when: word === "fine" ? "the lamp’s edge is sharp in it" : "P1500 is gone", hands_min: [4, 10], cautions: ["dust-resin"], needs });
+    out.add({
+      ...base(c, places),
+      name: `compound-${word}`,
+      kind: "compound",
+      text: `Polish with ${word} compound, a clean pad of its own, labelled`,
+      why: "A grain of the coarser one scratches all over again; keep the pad moving, or it burns.",
+      done_when: word === "fine" ? "the lamp’s edge is sharp in it" : "P1500 is gone",
+      hands_min: [4, 10],
+      cautions: ["dust-resin"],
+      needs,
+    });
     needs = [first(`compound-${word}`, "coarse to fine")];
   }
 }
@@ -89,10 +164,49 @@ function surfacer(c: Context, place: WorkPlace, out: Drafts): void {
   const { material } = link;
   const cm3 = ((place.area_mm2 ?? 0) * material.max_layer_mm) / 1000;
   const weighed = weigh(material, cm3, wastePct(cm3), "spread", c.air);
-  const words = ({ mass_g }: Weighed) => `Pull ${inSentence(material.name)} over it, ${plain(material.max_layer_mm * 1000, 0)} µm, ${grams(mass_g)}`;
+  const words = ({ mass_g }: Weighed) =>
+    `Pull ${inSentence(material.name)} over it, ${plain(material.max_layer_mm * 1000, 0)} µm, ${grams(mass_g)}`;
   const info = { link: link.id, role: "levelling" as const, class: link.class, material, thickness_mm: material.max_layer_mm };
-  const lastGrit = c.places.some(({ takes }) => takes.includes("filler")) ? [...BEFORE, first("grits", "every grit is walked")] : [...BEFORE];
-  out.add({ ...base(c, [place]), ...info, name: "prime-1", kind: "prime", ...told(weighed, words), need_cm3: cm3, together: (all) => told(weigh(material, all, wastePct(all), "spread", c.air), words), shared: `level/${link.class}`, why: "It closes pores and scratches and shows every low spot.", done_when: "it lies even to past the edge", hands_min: [4, 10], cautions: [...material.hazards], needs: lastGrit, starts: "coated", meets: ["gesso-on-dense", "solvent-trapped"] });
-  out.add({ ...base(c, [place]), name: "check-prime", kind: "look", text: "Look for low spots in raking light", why: "A low spot goes back to Fill now: under colour it stays.", done_when: "no shadow, or a round back to Fill is opened", hands_min: [2, 5], cautions: [], needs: [after("prime-1", material, ["hard", "recoat", "full"], material.max_layer_mm, c.air, "dry")] });
-  out.add({ ...base(c, [place]), name: "rub-prime", kind: "grit", text: `Rub it down with P400, ${c.f.on.fears_water || c.f.on.family === "wood" ? "dry" : "wet"}, a foam pad`, why: "Colour shows what the primer leaves.", done_when: "it is matt and even, no edge felt", hands_min: [4, 10], cautions: [...material.hazards.filter((hazard) => hazard.startsWith("dust"))], needs: [first("check-prime", "looked at")] });
+  const lastGrit = c.places.some(({ takes }) => takes.includes("filler"))
+    ? [...BEFORE, first("grits", "every grit is walked")]
+    : [...BEFORE];
+  out.add({
+    ...base(c, [place]),
+    ...info,
+    name: "prime-1",
+    kind: "prime",
+    ...told(weighed, words),
+    need_cm3: cm3,
+    together: (all) => told(weigh(material, all, wastePct(all), "spread", c.air), words),
+    shared: `level/${link.class}`,
+    why: "It closes pores and scratches and shows every low spot.",
+    done_when: "it lies even to past the edge",
+    hands_min: [4, 10],
+    cautions: [...material.hazards],
+    needs: lastGrit,
+    starts: "coated",
+    meets: ["gesso-on-dense", "solvent-trapped"],
+  });
+  out.add({
+    ...base(c, [place]),
+    name: "check-prime",
+    kind: "look",
+    text: "Look for low spots in raking light",
+    why: "A low spot goes back to Fill now: under colour it stays.",
+    done_when: "no shadow, or a round back to Fill is opened",
+    hands_min: [2, 5],
+    cautions: [],
+    needs: [after("prime-1", material, ["hard", "recoat", "full"], material.max_layer_mm, c.air, "dry")],
+  });
+  out.add({
+    ...base(c, [place]),
+    name: "rub-prime",
+    kind: "grit",
+    text: `Rub it down with P400, ${c.f.on.fears_water || c.f.on.family === "wood" ? "dry" : "wet"}, a foam pad`,
+    why: "Colour shows what the primer leaves.",
+    done_when: "it is matt and even, no edge felt",
+    hands_min: [4, 10],
+    cautions: [...material.hazards.filter((hazard) => hazard.startsWith("dust"))],
+    needs: [first("check-prime", "looked at")],
+  });
 }

@@ -1,4 +1,14 @@
-import { CLASS_ROWS, type ClassName, classRow, type MaterialClass, materialOf, middle, type OwnProduct, ROLES, type Role } from "../catalogue";
+import {
+  CLASS_ROWS,
+  type ClassName,
+  classRow,
+  type MaterialClass,
+  materialOf,
+  middle,
+  type OwnProduct,
+  ROLES,
+  type Role,
+} from "../catalogue";
 import { type Facts, factsOf, type Shelf } from "../match/case";
 import { bestChains, type Chain, clashesWith } from "../match/chains";
 import { type Judgement, judge, type Reason, reasonsOf, type Verdict } from "../match/judge";
@@ -48,7 +58,9 @@ export function atPlaces(places: readonly WorkPlace[], input: Pick<MatchInput, "
 /** Sheets and plugs are laid with glue: only a way that says so takes them. */
 const LAID_WITH_GLUE: readonly ClassName[] = ["veneer-sheet", "wood-inlay"];
 export const isLaidWithGlue = (name: ClassName | undefined): boolean => name !== undefined && LAID_WITH_GLUE.includes(name);
-const PASTES: readonly ClassName[] = CLASS_ROWS.filter((row) => row.roles.includes("filler") && !isLaidWithGlue(row.class)).map((row) => row.class);
+const PASTES: readonly ClassName[] = CLASS_ROWS.filter((row) => row.roles.includes("filler") && !isLaidWithGlue(row.class)).map(
+  (row) => row.class,
+);
 
 /** The place that asks most of a role: the widest gap for a glue, the deepest void for a fill. */
 function factsOfRole(role: Role, places: readonly WorkPlace[], { working_min }: Pick<MatchInput, "working_min">): PlaceFacts {
@@ -68,7 +80,11 @@ function factsOfRole(role: Role, places: readonly WorkPlace[], { working_min }: 
     const voids = here.filter(({ solids }) => solids !== undefined);
     const depth_mm = Math.max(0, ...voids.map((place) => place.depth_mm ?? 0));
     const gap_mm = Math.min(Infinity, ...voids.map((place) => place.opening_mm ?? Infinity));
-    return { damage: { ...kind, ...(depth_mm > 0 ? { depth_mm } : {}), ...(Number.isFinite(gap_mm) ? { gap_mm } : {}) }, ...shared, working_min: "none" };
+    return {
+      damage: { ...kind, ...(depth_mm > 0 ? { depth_mm } : {}), ...(Number.isFinite(gap_mm) ? { gap_mm } : {}) },
+      ...shared,
+      working_min: "none",
+    };
   }
   return { damage: kind, ...shared, working_min: "none" };
 }
@@ -88,17 +104,25 @@ export function linksFor(input: MatchInput, places: readonly WorkPlace[], choice
   const chain: Chain | undefined = bestChains(facts, able)[0];
   const taken = chain?.links ?? [...able.values()].map(best);
   const missing = roles.filter((role) => !able.has(role)).map((role) => ({ role, because: nearest(byRole.get(role) ?? []) }));
-  return { missing, links: withoutIdleGlue(places, places.flatMap((place) => place.takes.flatMap((role) => linksAt(facts, place, role, at[role], taken, mine)))) };
+  return {
+    missing,
+    links: withoutIdleGlue(
+      places,
+      places.flatMap((place) => place.takes.flatMap((role) => linksAt(facts, place, role, at[role], taken, mine))),
+    ),
+  };
 }
 
 /** A bandage wetted with plaster holds by itself, and where nothing is let in there is nothing to glue. */
 function withoutIdleGlue(places: readonly WorkPlace[], links: readonly PlanLink[]): PlanLink[] {
-  const glued = (id: string) => links.some(({ role, place, class: name }) => place === id && role === "brace" && name !== "plaster-bandage");
+  const glued = (id: string) =>
+    links.some(({ role, place, class: name }) => place === id && role === "brace" && name !== "plaster-bandage");
   const backed = new Set(places.filter(({ takes }) => takes.includes("brace")).map(({ id }) => id));
   return links.filter(({ role, place }) => role !== "adhesive" || !backed.has(place) || glued(place));
 }
 
-const best = (judged: readonly Judgement[]): Judgement => [...judged].filter(({ verdict }) => verdict !== "refused").sort((a, b) => b.score - a.score)[0] as Judgement;
+const best = (judged: readonly Judgement[]): Judgement =>
+  [...judged].filter(({ verdict }) => verdict !== "refused").sort((a, b) => b.score - a.score)[0] as Judgement;
 
 /** Candidates of a role; where one was chosen by hand it stands alone, refused or not. */
 function candidates(facts: Facts, role: Role, at: PlaceFacts | undefined, choices: readonly Choice[]): Judgement[] {
@@ -112,15 +136,37 @@ function judgeChoice(facts: Facts, { role, class: name, product }: Choice, at: P
   return judge({ ...(at ? factsAt(facts, at) : facts), row: materialOf(name, product), role });
 }
 
-function linksAt(facts: Facts, place: WorkPlace, role: Role, at: PlaceFacts | undefined, taken: readonly Judgement[], choices: readonly Choice[]): PlanLink[] {
+function linksAt(
+  facts: Facts,
+  place: WorkPlace,
+  role: Role,
+  at: PlaceFacts | undefined,
+  taken: readonly Judgement[],
+  choices: readonly Choice[],
+): PlanLink[] {
   const chosen = choices.filter((each) => each.role === role && (each.place === undefined || each.place === place.id));
-  if (chosen.length > 0) return chosen.map((choice, i) => linkOf(facts, place, judgeChoice(facts, choice, at), taken, choice, i, choice.product));
+  if (chosen.length > 0)
+    return chosen.map((choice, i) => linkOf(facts, place, judgeChoice(facts, choice, at), taken, choice, i, choice.product));
   const judged = taken.find((each) => each.role === role);
   return judged ? [linkOf(facts, place, judged, taken, undefined, 0, judged.product)] : [];
 }
 
-function linkOf(facts: Facts, place: WorkPlace, judged: Judgement, taken: readonly Judgement[], choice: Choice | undefined, i: number, product: OwnProduct | undefined): PlanLink {
-  const before = taken.slice(0, Math.max(0, taken.findIndex(({ role }) => role === judged.role)));
+function linkOf(
+  facts: Facts,
+  place: WorkPlace,
+  judged: Judgement,
+  taken: readonly Judgement[],
+  choice: Choice | undefined,
+  i: number,
+  product: OwnProduct | undefined,
+): PlanLink {
+  const before = taken.slice(
+    0,
+    Math.max(
+      0,
+      taken.findIndex(({ role }) => role === judged.role),
+    ),
+  );
   const clashes = clashesWith(facts, before, judged);
   const refused = judged.verdict === "refused" || clashes.some(({ effect }) => effect === "refuse");
   const verdict: Verdict = refused ? "refused" : clashes.length > 0 ? "fits-if" : judged.verdict;
@@ -141,7 +187,9 @@ function linkOf(facts: Facts, place: WorkPlace, judged: Judgement, taken: readon
 function nearest(judged: readonly Judgement[]): string {
   const [first] = [...judged].sort((a, b) => b.score - a.score);
   const why = first && reasonsOf(first).find(({ effect }) => effect === "refuse");
-  return first && why ? `Nearest comes ${first.row.name}: ${why.text}${why.or ? ` ${why.or}` : ""}` : "Nothing in the catalogue serves here.";
+  return first && why
+    ? `Nearest comes ${first.row.name}: ${why.text}${why.or ? ` ${why.or}` : ""}`
+    : "Nothing in the catalogue serves here.";
 }
 
 /** A class that goes beside a chosen one: the glue of an armature, the seal under a tone. */

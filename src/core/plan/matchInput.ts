@@ -1,12 +1,25 @@
+import type { Finish, Substrate } from "../catalogue";
 import type { MatchInput } from "../match/match.schema";
 import { flagsOf } from "../survey/consequences";
 import { lossOf } from "../survey/loss";
 import type { Damage } from "../survey/measures.data";
 import type { Survey } from "../survey/survey.schema";
-import type { Finish, Substrate } from "../catalogue";
 
 /** Measures of a damage that a rule of Match looks at by their own name. */
-const LOOKED_AT = ["broken", "film_um", "diameter_mm", "closes", "shards", "tension", "cause_present", "width_mm", "height_mm", "thickness_mm", "base_mm", "swelling_mm"];
+const LOOKED_AT = [
+  "broken",
+  "film_um",
+  "diameter_mm",
+  "closes",
+  "shards",
+  "tension",
+  "cause_present",
+  "width_mm",
+  "height_mm",
+  "thickness_mm",
+  "base_mm",
+  "swelling_mm",
+];
 
 /** What Match asks, from what Survey found: the damage's depth and gap in mm, how the piece is used, the room's °C. */
 export function matchInputOf(
@@ -33,5 +46,7 @@ export function matchInputOf(
 
 /** The width of a crack or of a bare place is no section that a brace is sized by. */
 function isSectionOfALoss({ kind }: Damage, measure: string): boolean {
-  return (measure === "width_mm" || measure === "diameter_mm") && kind !== "break-along" && kind !== "break-across" && kind !== "loose-joint";
+  return (
+    (measure === "width_mm" || measure === "diameter_mm") && kind !== "break-along" && kind !== "break-across" && kind !== "loose-joint"
+  );
 }

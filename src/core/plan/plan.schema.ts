@@ -1,5 +1,18 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { CLASS_ROWS, type ClassName, FINISHES, type Finish, OPERATION_KINDS, PIECE_KINDS, type PieceKind, ROLES, STAGES, STATIONS, SUBSTRATES, type Substrate } from "../catalogue";
+import {
+  CLASS_ROWS,
+  type ClassName,
+  FINISHES,
+  type Finish,
+  OPERATION_KINDS,
+  PIECE_KINDS,
+  type PieceKind,
+  ROLES,
+  STAGES,
+  STATIONS,
+  SUBSTRATES,
+  type Substrate,
+} from "../catalogue";
 import { BRACE_KINDS } from "../join/brace.schema";
 import { PLACE_KINDS } from "../survey/place";
 import { STANCE_SCHEMA, SurveySchema } from "../survey/survey.schema";
@@ -19,7 +32,9 @@ export const PlanDamage = strict({
   survey: SurveySchema,
   way: Type.Optional(text(60)),
   choose: Type.Optional(Type.Array(Choose, { maxItems: 60 })),
-  brace: Type.Optional(strict({ kind: oneOf(BRACE_KINDS), size: Type.Optional(Type.Record(Type.String({ maxLength: 40 }), Type.Number())) })),
+  brace: Type.Optional(
+    strict({ kind: oneOf(BRACE_KINDS), size: Type.Optional(Type.Record(Type.String({ maxLength: 40 }), Type.Number())) }),
+  ),
 });
 
 /** What the plan looks at in the log: what was done, what was left out, what came again. */
@@ -34,7 +49,15 @@ const PlanEntry = strict({
     oneOf: [
       { properties: { kind: { const: "done" }, op: { type: "string", maxLength: 200 } }, required: ["op"] },
       { properties: { kind: { const: "skipped" }, op: { type: "string", maxLength: 200 } }, required: ["op"] },
-      { properties: { kind: { const: "round-opened" }, station: { type: "string", enum: STATIONS.map(({ station }) => station) }, places: { type: "array", items: { type: "string" }, minItems: 1, maxItems: 200 }, because: { type: "string", minLength: 1, maxLength: 2000 } }, required: ["station", "places", "because"] },
+      {
+        properties: {
+          kind: { const: "round-opened" },
+          station: { type: "string", enum: STATIONS.map(({ station }) => station) },
+          places: { type: "array", items: { type: "string" }, minItems: 1, maxItems: 200 },
+          because: { type: "string", minLength: 1, maxLength: 2000 },
+        },
+        required: ["station", "places", "because"],
+      },
       { properties: { kind: { type: "string", not: { enum: ["done", "skipped", "round-opened"] } } } },
     ],
   }),
@@ -49,7 +72,14 @@ export interface PlanEntryBody {
 export const PlanInput = strict({
   piece: strict({
     kind: Type.Optional(oneOf(PIECE_KINDS.map(({ kind }) => kind) as PieceKind[])),
-    parts: Type.Array(strict({ id: Type.String({ minLength: 1, maxLength: 80 }), substrate: oneOf(SUBSTRATES.map(({ substrate }) => substrate) as Substrate[]), finish: Type.Optional(oneOf(FINISHES.map(({ finish }) => finish) as Finish[])) }), { minItems: 1, maxItems: 40 }),
+    parts: Type.Array(
+      strict({
+        id: Type.String({ minLength: 1, maxLength: 80 }),
+        substrate: oneOf(SUBSTRATES.map(({ substrate }) => substrate) as Substrate[]),
+        finish: Type.Optional(oneOf(FINISHES.map(({ finish }) => finish) as Finish[])),
+      }),
+      { minItems: 1, maxItems: 40 },
+    ),
   }),
   damages: Type.Array(PlanDamage, { minItems: 1, maxItems: 40 }),
   stance: STANCE_SCHEMA,
@@ -114,7 +144,17 @@ export const PlanResult = strict({
       portions: Type.Optional(Type.Array(strict({ place: Type.String(), mass_g: Type.Number() }))),
       thickness_mm: Type.Optional(Type.Number()),
       hands_min: Span(),
-      after: Type.Array(strict({ op: Type.String(), min_min: Type.Number(), min_range: Span(), max_min: Type.Optional(Type.Number()), because: Type.String(), stage: Type.Optional(oneOf(STAGES)), closes: Type.Optional(oneOf(STAGES)) })),
+      after: Type.Array(
+        strict({
+          op: Type.String(),
+          min_min: Type.Number(),
+          min_range: Span(),
+          max_min: Type.Optional(Type.Number()),
+          because: Type.String(),
+          stage: Type.Optional(oneOf(STAGES)),
+          closes: Type.Optional(oneOf(STAGES)),
+        }),
+      ),
       uses: Type.Optional(Type.Array(Type.String())),
       cautions: Type.Array(Type.String()),
       mind: Type.Array(strict({ rule: Type.String(), text: Type.String() })),

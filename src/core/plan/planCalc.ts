@@ -1,6 +1,6 @@
 import type { Station } from "../catalogue";
 import type { PlanInput, PlanResult } from "./plan.schema";
-import { type OpMark, placeOf, type Repair, repairOf, type Round } from "./repair";
+import { type OpMark, placeOf, type Repair, type Round, repairOf } from "./repair";
 
 /** The read-out of a bench scale, g, where none is told. */
 export const SCALE_STEP_G = 0.01;
@@ -15,14 +15,18 @@ export function plan(input: PlanInput): PlanResult {
   return {
     places: repair.places.map(placeOf),
     ways: repair.damages.map(({ id, way, because }) => ({ damage: id, way: way.way, label: way.label, ...(because ? { because } : {}) })),
-    links: repair.links.map(({ material: _material, product: _product, reasons, ...link }) => ({ ...link, reasons: reasons.map(({ rule, effect, text }) => ({ rule, effect, text })) })),
+    links: repair.links.map(({ material: _material, product: _product, reasons, ...link }) => ({
+      ...link,
+      reasons: reasons.map(({ rule, effect, text }) => ({ rule, effect, text })),
+    })),
     operations: [...repair.operations],
     hands_min: repair.hands_min,
     elapsed_min: repair.elapsed_min,
     cost_eur: repair.cost_eur,
     refer: [...repair.refer],
     basis: {
-      formula: "ways make places, places take links, links and their conditions yield operations; order by dependencies (Kahn); waits by cure at the layer’s thickness; elapsed = longest path",
+      formula:
+        "ways make places, places take links, links and their conditions yield operations; order by dependencies (Kahn); waits by cure at the layer’s thickness; elapsed = longest path",
       source: "tables of ways and operations with their sources in src/core; figures of the catalogue with theirs",
     },
     warnings: warningsOf(repair),
@@ -34,11 +38,25 @@ export function planned({ piece, damages, stance, climate, at, entries = [], too
   const inputs = damages.map((damage) => {
     const part = piece.parts.find(({ id }) => id === damage.part);
     if (!part) throw new RangeError(`damage ${damage.id} is on part “${damage.part}”, and the piece has no such part`);
-    return { ...damage, piece: piece.kind ?? "other", substrate: part.substrate, finish: part.finish ?? "none", choose: damage.choose ?? [] };
+    return {
+      ...damage,
+      piece: piece.kind ?? "other",
+      substrate: part.substrate,
+      finish: part.finish ?? "none",
+      choose: damage.choose ?? [],
+    };
   });
   if (new Set(inputs.map(({ id }) => id)).size < inputs.length) throw new RangeError("two damages have the same id");
   const { rounds, marks } = readEntries(entries);
-  const repair = repairOf({ damages: inputs, stance, air: climate, tools: { scale_step_g: tools?.scale_step_g ?? SCALE_STEP_G }, rounds, marks, at: Date.parse(at) });
+  const repair = repairOf({
+    damages: inputs,
+    stance,
+    air: climate,
+    tools: { scale_step_g: tools?.scale_step_g ?? SCALE_STEP_G },
+    rounds,
+    marks,
+    at: Date.parse(at),
+  });
   checkRefers(repair, inputs, marks, rounds);
   return repair;
 }
@@ -48,22 +66,54 @@ function readEntries(entries: NonNullable<PlanInput["entries"]>): { rounds: Omit
   const rounds: Omit<Round, "round">[] = [];
   for (const { at, body } of entries) {
     if ((body.kind === "done" || body.kind === "skipped") && body.op !== undefined) marks.set(body.op, { status: body.kind, at });
-    if (body.kind === "round-opened") rounds.push({ station: body.station as Station, places: body.places as string[], because: String(body.because), at, ...(typeof body.low_mm === "number" ? { low_mm: body.low_mm } : {}) });
+    if (body.kind === "round-opened")
+      rounds.push({
+        station: body.station as Station,
+        places: body.places as string[],
+        because: String(body.because),
+        at,
+        ...(typeof body.low_mm === "number" ? { low_mm: body.low_mm } : {}),
+      });
   }
   return { rounds, marks };
 }
 
-function checkRefers({ operations, places, links }: Repair, inputs: ReadonlyArray<{ readonly id: string; readonly choose: ReadonlyArray<{ readonly place?: string; readonly role: string; readonly class: string }> }>, marks: ReadonlyMap<string, OpMark>, rounds: readonly Omit<Round, "round">[]): void {
+function checkRefers(
+  { operations, places, links }: Repair,
+  inputs: ReadonlyArray<{
+    readonly id: string;
+    readonly choose: ReadonlyArray<{ readonly place?: string; readonly role: string; readonly class: string }>;
+  }>,
+  marks: ReadonlyMap<string, OpMark>,
+  rounds: readonly Omit<Round, "round">[],
+): void {
   const known = new Set(operations.map(({ id }) => id));
   for (const op of marks.keys()) if (!known.has(op)) throw new RangeError(`no operation ${op} in this plan`);
   const named = new Set([...places.map(({ id }) => id), ...inputs.map(({ id }) => id)]);
-  for (const place of rounds.flatMap((round) => round.places)) if (!named.has(place)) throw new RangeError(`no place ${place} in this plan`);
+  for (const place of rounds.flatMap((round) => round.places))
+    if (!named.has(place)) throw new RangeError(`no place ${place} in this plan`);
   for (const { id, choose } of inputs)
     for (const { place, role, class: name } of choose)
-      if (!links.some((link) => link.role === role && link.class === name && (place === undefined ? link.place.startsWith(`${id}/`) : link.place === place))) throw new RangeError(`damage ${id} takes no ${role}${place ? ` at ${place}` : ""} in this way: it was chosen ${name}`);
+      if (
+        !links.some(
+          (link) =>
+            link.role === role && link.class === name && (place === undefined ? link.place.startsWith(`${id}/`) : link.place === place),
+        )
+      )
+        throw new RangeError(`damage ${id} takes no ${role}${place ? ` at ${place}` : ""} in this way: it was chosen ${name}`);
 }
 
 function warningsOf({ damages, links }: Repair): PlanResult["warnings"] {
-  const overridden = links.filter(({ overridden }) => overridden !== undefined).map(({ id, reasons }) => ({ code: "overridden", message: `${id} is taken against the rules: ${reasons.find(({ effect }) => effect === "refuse")?.text ?? ""}` }));
-  return [...overridden, ...damages.flatMap(({ missing, id }) => missing.map(({ role, because }) => ({ code: "no-material", message: `${id}: nothing serves as ${role}. ${because}` })))];
+  const overridden = links
+    .filter(({ overridden }) => overridden !== undefined)
+    .map(({ id, reasons }) => ({
+      code: "overridden",
+      message: `${id} is taken against the rules: ${reasons.find(({ effect }) => effect === "refuse")?.text ?? ""}`,
+    }));
+  return [
+    ...overridden,
+    ...damages.flatMap(({ missing, id }) =>
+      missing.map(({ role, because }) => ({ code: "no-material", message: `${id}: nothing serves as ${role}. ${because}` })),
+    ),
+  ];
 }

@@ -25,7 +25,12 @@ test("the cut of a filled place has a width and a depth that can be drawn", () =
 test.each<[string, Solid, object, object]>([
   ["a shell", { shape: "edgeChip", length: 34, depth: 11, thickness: 6 }, {}, { kind: "scoop", width: 34, depth: 11 }],
   ["a wedge", { shape: "vGroove", length: 6, width: 34, depth: 11 }, {}, { kind: "groove", width: 34, depth: 11 }],
-  ["a hole right through", { shape: "cylinder", diameter: 8, depth: 18 }, { open_behind: true }, { kind: "shaft", width: 8, depth: 18, through: true }],
+  [
+    "a hole right through",
+    { shape: "cylinder", diameter: 8, depth: 18 },
+    { open_behind: true },
+    { kind: "shaft", width: 8, depth: 18, through: true },
+  ],
   ["a hairline, drawn as a hair", { shape: "box", length: 44, width: 0.02, depth: 44 }, {}, { width: 0.1, depth: 44 }],
   ["a dent", { shape: "sphericalCap", diameter: 20, height: 2 }, {}, { kind: "scoop", width: 20, depth: 2 }],
 ])("%s", (_, solid, more, expected) => {

@@ -4,7 +4,12 @@ import type { Solid } from "../survey/volume.schema";
 
 /** Thinner than this nothing can be drawn, mm. */
 const HAIR_MM = 0.1;
-const shaft = (width: number, depth: number, through: boolean): Profile => ({ kind: "shaft", width: Math.max(width, HAIR_MM), depth: Math.max(depth, HAIR_MM), through });
+const shaft = (width: number, depth: number, through: boolean): Profile => ({
+  kind: "shaft",
+  width: Math.max(width, HAIR_MM),
+  depth: Math.max(depth, HAIR_MM),
+  through,
+});
 
 /** The cut in which each solid is drawn; complete by type. */
 const PROFILE: { readonly [S in Solid["shape"]]: (solid: Extract<Solid, { shape: S }>, place: PlaceDraft) => Profile } = {

@@ -63,9 +63,34 @@ function consolidate(c: Context, rank: number, out: Drafts): void {
   const area = places.reduce((sum, { opening_mm2 = 0 }) => sum + opening_mm2, 0);
   const weighed = weigh(material, (area * SINKS_MM) / 1000, 20, "faced", c.air);
   const dust = c.damage.kind === "eroded" ? "the powdering face" : "the cut edge";
-  out.add({ rank: rank - 0.5, name: "consolidate", kind: "consolidate", station: "ready", of: "damage", damage: c.f.id, places, text: `Lock ${dust} with ${inSentence(material.name)}, thin, about ${grams(weighed.mass_g)}`, why: `Fibres and powder drink the glue out of what comes next. ${dryWords(material)}`, done_when: "the edge feels hard and dry", hands_min: [5, Math.max(15, plainMinutes(area))], cautions: [...material.hazards], needs: ["clean", "trim", "pare", "lead-test", "dry-out", "stop-cause", "mask", "cut-core"].map((op) => needOf(c, op)), meets: ["bond-powders", "bond-hollow", "water-board-thin", "reverse-consolidant", "solvent-trapped", "water-trapped", "silicate-wait"], link: link.id, role: "consolidant", class: link.class, material, mass_g: weighed.mass_g, volume_cm3: weighed.volume_cm3, parts: weighed.parts, thickness_mm: 0.1, starts: "coated" });
+  out.add({
+    rank: rank - 0.5,
+    name: "consolidate",
+    kind: "consolidate",
+    station: "ready",
+    of: "damage",
+    damage: c.f.id,
+    places,
+    text: `Lock ${dust} with ${inSentence(material.name)}, thin, about ${grams(weighed.mass_g)}`,
+    why: `Fibres and powder drink the glue out of what comes next. ${dryWords(material)}`,
+    done_when: "the edge feels hard and dry",
+    hands_min: [5, Math.max(15, plainMinutes(area))],
+    cautions: [...material.hazards],
+    needs: ["clean", "trim", "pare", "lead-test", "dry-out", "stop-cause", "mask", "cut-core"].map((op) => needOf(c, op)),
+    meets: ["bond-powders", "bond-hollow", "water-board-thin", "reverse-consolidant", "solvent-trapped", "water-trapped", "silicate-wait"],
+    link: link.id,
+    role: "consolidant",
+    class: link.class,
+    material,
+    mass_g: weighed.mass_g,
+    volume_cm3: weighed.volume_cm3,
+    parts: weighed.parts,
+    thickness_mm: 0.1,
+    starts: "coated",
+  });
 }
 
-const dryWords = ({ class: name }: MaterialClass) => (name === "ethyl-silicate" ? "It throws water off for two to four weeks: nothing water-borne before that." : "Let it dry through.");
+const dryWords = ({ class: name }: MaterialClass) =>
+  name === "ethyl-silicate" ? "It throws water off for two to four weeks: nothing water-borne before that." : "Let it dry through.";
 /** Brushing a face wet in wet, a minute for some 20 cm². */
 const plainMinutes = (area_mm2: number) => Number(plain(area_mm2 / 2000, 0));

@@ -1,4 +1,5 @@
-import { type MaterialClass, type Range, type Role, type Station, STATIONS } from "../catalogue";
+import { type MaterialClass, type Range, type Role, STATIONS, type Station } from "../catalogue";
+import type { Shelf } from "../match/case";
 import { LIMITS } from "../survey/inspection.data";
 import { type Place, volumeOf } from "../survey/place";
 import { type Edge, edgesOf, inOrder, type Placed } from "./arrange";
@@ -14,7 +15,6 @@ import { levelOps } from "./levelOps";
 import type { PlanLink } from "./links";
 import type { Operation, PlanInput, PlanResult } from "./plan.schema";
 import { readyOps } from "./readyOps";
-import type { Shelf } from "../match/case";
 
 /** A treatment as it is planned: what the pages, the sheet and the calculation all read. */
 export interface Repair {
@@ -85,7 +85,10 @@ export function repairOf(input: RepairInput): Repair {
   const placed = rounds.reduce((all, round) => withRound(all, round, damages, parts, input.marks), first);
   const edges = edgesOf(placed, contexts);
   const ordered = inOrder(placed, edges);
-  const operations = [...ordered.map((each) => operationOf(each, edges.get(each) ?? [], input.marks, input.at)), ...(input.own ?? []).map((own) => ownOperation(own, input.marks))];
+  const operations = [
+    ...ordered.map((each) => operationOf(each, edges.get(each) ?? [], input.marks, input.at)),
+    ...(input.own ?? []).map((own) => ownOperation(own, input.marks)),
+  ];
   const links = damages.flatMap((damage) => damage.links);
   return {
     damages,
@@ -107,7 +110,11 @@ function draftsOf(context: Context, part: string): Draft[] {
   for (const stationOps of [readyOps, joinOps, fillOps, levelOps, colourOps, closeOps]) stationOps(context, out);
   const inner = context.damage.kind === "break-along" || context.damage.kind === "break-across";
   const closes = context.damage.kind === "loose-joint" && context.damage.closes_frame === true;
-  return out.list.map((draft) => (draft.name === "bond-1" || draft.name === "clamp-1" ? { ...draft, frame: part, ...(inner ? { inner } : {}), ...(closes ? { closes_frame: true } : {}) } : draft));
+  return out.list.map((draft) =>
+    draft.name === "bond-1" || draft.name === "clamp-1"
+      ? { ...draft, frame: part, ...(inner ? { inner } : {}), ...(closes ? { closes_frame: true } : {}) }
+      : draft,
+  );
 }
 
 /** What is done once for the piece, or stirred once for several damages, becomes one. */
@@ -118,14 +125,16 @@ function merged(drafts: readonly Draft[], round: number, parts: ReadonlyMap<stri
     groups.set(key, [...(groups.get(key) ?? []), draft]);
   }
   const taken = new Set<string>();
-  return [...groups.values()].flatMap((group) => coveredApart(group, round, marks)).map((group) => {
-    const draft = together(group);
-    const damages = [...new Set(group.map(({ damage }) => damage))];
-    const wanted = idOf(draft, round);
-    const id = taken.has(wanted) ? `${wanted}/${damages[0]}` : wanted;
-    taken.add(id);
-    return { draft, round, id, damages };
-  });
+  return [...groups.values()]
+    .flatMap((group) => coveredApart(group, round, marks))
+    .map((group) => {
+      const draft = together(group);
+      const damages = [...new Set(group.map(({ damage }) => damage))];
+      const wanted = idOf(draft, round);
+      const id = taken.has(wanted) ? `${wanted}/${damages[0]}` : wanted;
+      taken.add(id);
+      return { draft, round, id, damages };
+    });
 }
 
 /** What reads the same at one part is done in one go; only joints are made one by one. */
@@ -134,7 +143,8 @@ const IN_ONE_GO: readonly string[] = ["ready", "fill", "level", "colour", "close
 function keyOf(draft: Draft, parts: ReadonlyMap<string, string>): string {
   if (draft.of === "piece") return `piece ${draft.name} ${draft.station === "close" ? "" : draft.text}`;
   if (draft.shared) return `shared ${draft.shared}`;
-  if (draft.of === "damage" && IN_ONE_GO.includes(draft.station) && draft.link === undefined) return `${parts.get(draft.damage)} ${draft.name} ${draft.text}`;
+  if (draft.of === "damage" && IN_ONE_GO.includes(draft.station) && draft.link === undefined)
+    return `${parts.get(draft.damage)} ${draft.name} ${draft.text}`;
   return `${draft.damage} ${draft.name} ${draft.of === "place" ? draft.places[0]?.id : ""}`;
 }
 
@@ -159,10 +169,19 @@ function together(group: readonly Draft[]): Draft {
   const draft = group.find(({ urgent }) => urgent) ?? (group[0] as Draft);
   if (group.length === 1) return draft;
   const places = group.flatMap((each) => each.places);
-  const needs = group.flatMap((each) => each.needs).filter((need, i, all) => all.findIndex(({ op, lag }) => op === need.op && lag?.min === need.lag?.min) === i);
+  const needs = group
+    .flatMap((each) => each.needs)
+    .filter((need, i, all) => all.findIndex(({ op, lag }) => op === need.op && lag?.min === need.lag?.min) === i);
   const cautions = [...new Set(group.flatMap((each) => each.cautions))];
   const need_cm3 = group.reduce((sum, each) => sum + (each.need_cm3 ?? 0), 0);
-  return { ...draft, places, needs, cautions, meets: group.flatMap(({ meets = [] }) => meets), ...(draft.together && need_cm3 > 0 ? draft.together(need_cm3) : {}) };
+  return {
+    ...draft,
+    places,
+    needs,
+    cautions,
+    meets: group.flatMap(({ meets = [] }) => meets),
+    ...(draft.together && need_cm3 > 0 ? draft.together(need_cm3) : {}),
+  };
 }
 
 const STATION_ORDER: readonly string[] = STATIONS.map(({ station }) => station);
@@ -172,12 +191,30 @@ const from = (station: Station, of: Station) => STATION_ORDER.indexOf(of) >= STA
 const afterStation = (station: Station, of: Station) => STATION_ORDER.indexOf(of) > STATION_ORDER.indexOf(station);
 
 /** A round: the operations of its places from its station on come again; what was still open of them is superseded; nothing that is done changes. */
-function withRound(placed: readonly Placed[], round: Round, damages: readonly WorkedDamage[], parts: ReadonlyMap<string, string>, marks: ReadonlyMap<string, OpMark>): Placed[] {
+function withRound(
+  placed: readonly Placed[],
+  round: Round,
+  damages: readonly WorkedDamage[],
+  parts: ReadonlyMap<string, string>,
+  marks: ReadonlyMap<string, OpMark>,
+): Placed[] {
   const hit = damages.flatMap((damage) => {
-    const places = damage.places.filter(({ id, kind }) => round.places.includes(id) || round.places.includes(damage.id) || (kind === "surface" && damage.places.some((each) => round.places.includes(each.id))));
+    const places = damage.places.filter(
+      ({ id, kind }) =>
+        round.places.includes(id) ||
+        round.places.includes(damage.id) ||
+        (kind === "surface" && damage.places.some((each) => round.places.includes(each.id))),
+    );
     return places.length > 0 ? [{ damage, places }] : [];
   });
-  const again = hit.flatMap(({ damage, places }) => draftsOf(roundContext(damage.context, places, round), damage.part).filter((draft) => draft.station !== "close" && from(round.station, draft.station) && draft.places.some(({ id }) => places.some((place) => place.id === id))));
+  const again = hit.flatMap(({ damage, places }) =>
+    draftsOf(roundContext(damage.context, places, round), damage.part).filter(
+      (draft) =>
+        draft.station !== "close" &&
+        from(round.station, draft.station) &&
+        draft.places.some(({ id }) => places.some((place) => place.id === id)),
+    ),
+  );
   const redone = new Set(hit.flatMap(({ places }) => places.map(({ id }) => id)));
   const kept = placed.flatMap((each): Placed[] => {
     if (marks.has(each.id) || each.draft.station === "close" || !afterStation(round.station, each.draft.station)) return [each];
@@ -197,16 +234,27 @@ const FINER_UP_TO_MM = 1;
 
 /** The damage as it stands in a later round: at Fill, only what was found low is filled, with the finer filler where it is small. */
 function roundContext(context: Context, places: readonly WorkPlace[], { station, low_mm = LOW_MM }: Round): Context {
-  const here = places.map((place) => ((place.kind === "void" || place.kind === "film") && station === "fill" ? lowPlace(place, low_mm) : place));
+  const here = places.map((place) =>
+    (place.kind === "void" || place.kind === "film") && station === "fill" ? lowPlace(place, low_mm) : place,
+  );
   const finer = station === "fill" && low_mm <= FINER_UP_TO_MM && canTakeFiner(context);
-  const links = context.links.filter(({ place }) => places.some(({ id }) => id === place)).map((link): PlanLink => (link.role === "filler" && finer ? { ...link, class: FINER.class, material: FINER, reasons: [] } : link));
+  const links = context.links
+    .filter(({ place }) => places.some(({ id }) => id === place))
+    .map((link): PlanLink => (link.role === "filler" && finer ? { ...link, class: FINER.class, material: FINER, reasons: [] } : link));
   const chain = finer ? { ...context.f.chain, filler: FINER } : context.f.chain;
   return { ...context, places: here, links, f: { ...context.f, chain, open_behind: false } };
 }
 
 function canTakeFiner({ f, links }: Context): boolean {
   const filler = links.find(({ role }) => role === "filler")?.material;
-  return filler !== undefined && filler.rigidity === "rigid" && filler.group !== "plaster" && f.on.family !== "skin" && FINER.bonds[f.on.family] !== undefined && !f.kinds.has("film");
+  return (
+    filler !== undefined &&
+    filler.rigidity === "rigid" &&
+    filler.group !== "plaster" &&
+    f.on.family !== "skin" &&
+    FINER.bonds[f.on.family] !== undefined &&
+    !f.kinds.has("film")
+  );
 }
 
 function lowPlace(place: WorkPlace, low_mm: number): WorkPlace {
@@ -218,8 +266,17 @@ const DAY_MS = 86_400_000;
 
 function operationOf({ draft, round, id }: Placed, edges: readonly Edge[], marks: ReadonlyMap<string, OpMark>, at: number): Operation {
   const mark = marks.get(id);
-  const after = edges.map(({ from: before, need }) => ({ op: before.id, min_min: need.lag?.min ?? 0, min_range: need.lag?.range ?? ([0, 0] as const), ...(need.max ? { max_min: need.max.min } : {}), because: need.because, ...(need.lag?.stage ? { stage: need.lag.stage } : {}), ...(need.max?.stage ? { closes: need.max.stage } : {}) }));
-  const running = mark?.status === "done" && draft.starts !== undefined && at - Date.parse(mark.at) < DAY_MS * 60 && stillRuns(draft, mark, at);
+  const after = edges.map(({ from: before, need }) => ({
+    op: before.id,
+    min_min: need.lag?.min ?? 0,
+    min_range: need.lag?.range ?? ([0, 0] as const),
+    ...(need.max ? { max_min: need.max.min } : {}),
+    because: need.because,
+    ...(need.lag?.stage ? { stage: need.lag.stage } : {}),
+    ...(need.max?.stage ? { closes: need.max.stage } : {}),
+  }));
+  const running =
+    mark?.status === "done" && draft.starts !== undefined && at - Date.parse(mark.at) < DAY_MS * 60 && stillRuns(draft, mark, at);
   const volumes = draft.kind === "mix" ? portionsOf(draft) : [];
   return {
     id,
@@ -252,7 +309,9 @@ function operationOf({ draft, round, id }: Placed, edges: readonly Edge[], marks
 
 /** A clock runs until the material is hard. */
 function stillRuns({ material, thickness_mm = 1 }: Draft, mark: OpMark, at: number): boolean {
-  const stage = material?.cure.stages.find(({ stage: name }) => name === "hard" || name === "handle" || name === "recoat") ?? material?.cure.stages.at(-1);
+  const stage =
+    material?.cure.stages.find(({ stage: name }) => name === "hard" || name === "handle" || name === "recoat") ??
+    material?.cure.stages.at(-1);
   if (!material || !stage) return false;
   const factor = material.cure.by === "drying" ? Math.max(0.25, (thickness_mm / material.cure.at_mm) ** 2) : 1;
   return at - Date.parse(mark.at) < stage.minutes[1] * factor * 60_000;
@@ -288,17 +347,35 @@ function minded(operations: readonly Operation[], damages: readonly WorkedDamage
       for (const { rule, effect, text } of link.reasons) {
         if (effect !== "if" && !(effect === "refuse" && link.overridden !== undefined)) continue;
         if (effect === "if" && met.get(damage.id)?.has(rule)) continue;
-        const at = operations.find((operation) => operation.link === link.id) ?? operations.find((operation) => operation.places.includes(link.place));
+        const at =
+          operations.find((operation) => operation.link === link.id) ??
+          operations.find((operation) => operation.places.includes(link.place));
         if (at) mind.set(at.id, [...(mind.get(at.id) ?? []), { rule, text }]);
       }
   return operations.map((operation) => {
     const found = (mind.get(operation.id) ?? []).filter(({ rule }, i, all) => all.findIndex((each) => each.rule === rule) === i);
-    return found.length > 0 ? { ...operation, mind: found, cautions: [...operation.cautions, ...found.map(({ rule }) => rule)] } : operation;
+    return found.length > 0
+      ? { ...operation, mind: found, cautions: [...operation.cautions, ...found.map(({ rule }) => rule)] }
+      : operation;
   });
 }
 
 function ownOperation({ id, station, text, why, hands_min }: OwnOp, marks: ReadonlyMap<string, OpMark>): Operation {
-  return { id, round: 1, station, places: [], kind: "check", text, why, hands_min: [hands_min, hands_min], after: [], cautions: [], mind: [], done_when: "you are content with it", status: marks.get(id)?.status ?? "open" };
+  return {
+    id,
+    round: 1,
+    station,
+    places: [],
+    kind: "check",
+    text,
+    why,
+    hands_min: [hands_min, hands_min],
+    after: [],
+    cautions: [],
+    mind: [],
+    done_when: "you are content with it",
+    status: marks.get(id)?.status ?? "open",
+  };
 }
 
 /** One's own operations stand at the end of their station. */
@@ -312,7 +389,10 @@ function sortOwn(operations: readonly Operation[]): Operation[] {
   }, rest);
 }
 
-const sumRanges = (ranges: readonly Range[]): Range => [ranges.reduce((sum, [low]) => sum + low, 0), ranges.reduce((sum, [, high]) => sum + high, 0)];
+const sumRanges = (ranges: readonly Range[]): Range => [
+  ranges.reduce((sum, [low]) => sum + low, 0),
+  ranges.reduce((sum, [, high]) => sum + high, 0),
+];
 
 /** Longest way through the operations with their waits, one pair of hands not counted twice; minutes, low to high. */
 function elapsed(operations: readonly Operation[]): Range {
@@ -338,23 +418,47 @@ const PIECE_EUR: Range = [0.5, 4];
 
 /** Material by mass and price, and what a way buys by the piece; €. */
 function costOf(damages: readonly WorkedDamage[], operations: readonly Operation[]): Range {
-  const materials = new Map<string, MaterialClass>(damages.flatMap(({ links }) => links.map(({ class: name, material }) => [name, material] as const)));
-  const byMass = operations.filter(({ kind, mass_g }) => mass_g !== undefined && (kind !== "bond" || !operations.some((each) => each.kind === "mix"))).map(({ class: name, mass_g = 0 }): Range => {
-    const price = materials.get(name ?? "")?.price_eur_kg ?? [0, 0];
-    return [(mass_g / 1000) * price[0], (mass_g / 1000) * price[1]];
-  });
-  const pieces = damages.flatMap(({ links }) => links.filter(({ role, class: name }) => role === "brace" || name === "wood-inlay").map(() => PIECE_EUR));
+  const materials = new Map<string, MaterialClass>(
+    damages.flatMap(({ links }) => links.map(({ class: name, material }) => [name, material] as const)),
+  );
+  const byMass = operations
+    .filter(({ kind, mass_g }) => mass_g !== undefined && (kind !== "bond" || !operations.some((each) => each.kind === "mix")))
+    .map(({ class: name, mass_g = 0 }): Range => {
+      const price = materials.get(name ?? "")?.price_eur_kg ?? [0, 0];
+      return [(mass_g / 1000) * price[0], (mass_g / 1000) * price[1]];
+    });
+  const pieces = damages.flatMap(({ links }) =>
+    links.filter(({ role, class: name }) => role === "brace" || name === "wood-inlay").map(() => PIECE_EUR),
+  );
   return sumRanges([...byMass, ...pieces, ...damages.flatMap(({ way }) => (way.extra_eur ? [way.extra_eur] : []))]);
 }
 
 function referrals(inputs: readonly DamageInput[], damages: readonly WorkedDamage[]): Array<{ code: string; message: string }> {
-  const limits = inputs.flatMap(({ survey }) => LIMITS.filter(({ limit, level }) => level === "refer" && survey.limits?.[limit]).map(({ limit, says }) => ({ code: limit as string, message: says as string })));
-  const missing = damages.flatMap((damage) => damage.missing.map(({ role, because }) => ({ code: "no-material", message: `${damage.id}: nothing serves as ${role}. ${because}` })));
+  const limits = inputs.flatMap(({ survey }) =>
+    LIMITS.filter(({ limit, level }) => level === "refer" && survey.limits?.[limit]).map(({ limit, says }) => ({
+      code: limit as string,
+      message: says as string,
+    })),
+  );
+  const missing = damages.flatMap((damage) =>
+    damage.missing.map(({ role, because }) => ({ code: "no-material", message: `${damage.id}: nothing serves as ${role}. ${because}` })),
+  );
   const found = [...limits, ...missing, ...damages.flatMap(({ brace_warnings }) => brace_warnings)];
   return found.filter(({ message }, i) => found.findIndex((each) => each.message === message) === i);
 }
 
-export const placeOf = ({ id, damage, kind, label, area_mm2, film_mm, gap_mm, depth_mm, open_behind, ...place }: Place): PlanResult["places"][number] => ({
+export const placeOf = ({
+  id,
+  damage,
+  kind,
+  label,
+  area_mm2,
+  film_mm,
+  gap_mm,
+  depth_mm,
+  open_behind,
+  ...place
+}: Place): PlanResult["places"][number] => ({
   id,
   damage,
   kind,

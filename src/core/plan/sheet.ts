@@ -1,4 +1,4 @@
-import { CAUTIONS, stationLabel, STATIONS } from "../catalogue";
+import { CAUTIONS, STATIONS, stationLabel } from "../catalogue";
 import { placeSize } from "../survey/place";
 import { formatMinutes, plain } from "../units";
 import { grams } from "./doses";
@@ -16,11 +16,22 @@ export function sheetOf(repair: Repair, title: string): string {
   return `${[...head(repair, title), ...placesPart(repair), ...materialsPart(repair), ...STATIONS.flatMap(({ station }) => stationPart(repair, station)), ...cautionsPart(repair)].join("\n")}\n`;
 }
 
-const span = ([low, high]: readonly [number, number]) => (Math.round(low) === Math.round(high) ? formatMinutes(low) : `${formatMinutes(low)} to ${formatMinutes(high)}`);
+const span = ([low, high]: readonly [number, number]) =>
+  Math.round(low) === Math.round(high) ? formatMinutes(low) : `${formatMinutes(low)} to ${formatMinutes(high)}`;
 
 function head({ damages, hands_min, elapsed_min, cost_eur, refer }: Repair, title: string): string[] {
-  const ways = damages.flatMap(({ id, way, because }) => [`Way ${id}: ${way.label}. ${way.how}`, ...(because ? wrap(`   ${because}`) : [])]);
-  return [title, "=".repeat(title.length), ...ways, `Hands ${span(hands_min)}; from first to last ${span(elapsed_min)}; material ${plain(cost_eur[0], 2)} to ${plain(cost_eur[1], 2)} €`, ...refer.flatMap(({ code, message }) => wrap(`${MINDED.includes(code) ? "MIND" : "STOP, refer"}: ${message}`)), ""];
+  const ways = damages.flatMap(({ id, way, because }) => [
+    `Way ${id}: ${way.label}. ${way.how}`,
+    ...(because ? wrap(`   ${because}`) : []),
+  ]);
+  return [
+    title,
+    "=".repeat(title.length),
+    ...ways,
+    `Hands ${span(hands_min)}; from first to last ${span(elapsed_min)}; material ${plain(cost_eur[0], 2)} to ${plain(cost_eur[1], 2)} €`,
+    ...refer.flatMap(({ code, message }) => wrap(`${MINDED.includes(code) ? "MIND" : "STOP, refer"}: ${message}`)),
+    "",
+  ];
 }
 
 function placesPart({ places }: Repair): string[] {
@@ -35,17 +46,31 @@ function materialsPart({ links }: Repair): string[] {
   for (const link of links) {
     const { role, material, verdict, overridden, reasons } = link;
     const conditions = reasons.filter(({ effect }) => effect === "if").map(({ text }) => text);
-    const refused = overridden === undefined ? [] : [`Taken against the rules: ${overridden || "no reason given"}.`, ...reasons.filter(({ effect }) => effect === "refuse").map(({ text }) => text)];
+    const refused =
+      overridden === undefined
+        ? []
+        : [
+            `Taken against the rules: ${overridden || "no reason given"}.`,
+            ...reasons.filter(({ effect }) => effect === "refuse").map(({ text }) => text),
+          ];
     const key = `  ${role.padEnd(11)} ${material.name}: ${verdict}${refused.length + conditions.length > 0 ? `\n${[...refused, ...conditions].flatMap((text) => wrap(text, 14)).join("\n")}` : ""}`;
     groups.set(key, [...(groups.get(key) ?? []), link.place]);
   }
-  return ["MATERIALS", ...[...groups].map(([text, at]) => text.replace(/: (fits|fits-if|refused)/, ` at ${[...new Set(at)].join(", ")}: $1`)), ""];
+  return [
+    "MATERIALS",
+    ...[...groups].map(([text, at]) => text.replace(/: (fits|fits-if|refused)/, ` at ${[...new Set(at)].join(", ")}: $1`)),
+    "",
+  ];
 }
 
 function stationPart({ operations, damages }: Repair, station: Operation["station"]): string[] {
   const here = operations.filter((operation) => operation.station === station);
   if (here.length === 0) return [];
-  return [stationLabel(station).toUpperCase(), ...here.flatMap((operation) => lines(operation, operations.indexOf(operation) + 1, operations, damages.length > 1)), ""];
+  return [
+    stationLabel(station).toUpperCase(),
+    ...here.flatMap((operation) => lines(operation, operations.indexOf(operation) + 1, operations, damages.length > 1)),
+    "",
+  ];
 }
 
 /** For which damages, where there are several. */
@@ -59,25 +84,45 @@ function lines(operation: Operation, n: number, operations: readonly Operation[]
   const state = status === "open" ? "" : ` [${status}]`;
   const shares = portions ? [`portions: ${portions.map(({ place, mass_g }) => `${place} ${grams(mass_g)}`).join(", ")}`] : [];
   const short = cautions.flatMap((code) => CAUTIONS.find(({ caution }) => caution === code)?.short ?? []);
-  const told = [when(operation, operations), why, `Done when ${done_when}.`, ...shares, ...mind.map((each) => `Mind: ${each.text}`), ...(short.length > 0 ? [`Guard: ${short.join("; ")}.`] : [])].filter((each) => each !== "");
-  return [...wrap(`${String(n).padStart(3)} ${forWhich(operation, several)}${round > 1 ? `(round ${round}) ` : ""}${text}  (${span(hands_min)})${state}`, 0, 4), ...told.flatMap((each) => wrap(each, 6))];
+  const told = [
+    when(operation, operations),
+    why,
+    `Done when ${done_when}.`,
+    ...shares,
+    ...mind.map((each) => `Mind: ${each.text}`),
+    ...(short.length > 0 ? [`Guard: ${short.join("; ")}.`] : []),
+  ].filter((each) => each !== "");
+  return [
+    ...wrap(
+      `${String(n).padStart(3)} ${forWhich(operation, several)}${round > 1 ? `(round ${round}) ` : ""}${text}  (${span(hands_min)})${state}`,
+      0,
+      4,
+    ),
+    ...told.flatMap((each) => wrap(each, 6)),
+  ];
 }
 
 /** What an operation waits for by way of others: the longest way there, min. */
 function throughOthers(operation: Operation, op: string, operations: readonly Operation[]): number {
   const byId = new Map(operations.map((each) => [each.id, each]));
-  const far = (id: string): number => (id === op ? 0 : Math.max(-Infinity, ...(byId.get(id)?.after ?? []).map((each) => far(each.op) + each.min_min)));
+  const far = (id: string): number =>
+    id === op ? 0 : Math.max(-Infinity, ...(byId.get(id)?.after ?? []).map((each) => far(each.op) + each.min_min));
   return Math.max(-Infinity, ...operation.after.filter((each) => each.op !== op).map((each) => far(each.op) + each.min_min));
 }
 
 /** From when and until when: only where time decides, and only what is not waited for anyway. */
 function when(operation: Operation, operations: readonly Operation[]): string {
   const { after } = operation;
-  const binds = after.filter(({ op, min_min, max_min }) => max_min !== undefined || throughOthers(operation, op, operations) < min_min - 1e-9);
+  const binds = after.filter(
+    ({ op, min_min, max_min }) => max_min !== undefined || throughOthers(operation, op, operations) < min_min - 1e-9,
+  );
   const timed = binds.filter(({ min_min, max_min }) => min_min >= SHORTEST_MIN || max_min !== undefined);
   const words = timed.map(({ op, min_min, min_range, max_min, because }) => {
     const of = operations.findIndex(({ id }) => id === op) + 1;
-    const from = min_min >= SHORTEST_MIN ? `${formatMinutes(min_min)} after ${of}${min_range[0] !== min_range[1] ? ` (${span(min_range)})` : ""}` : `after ${of}`;
+    const from =
+      min_min >= SHORTEST_MIN
+        ? `${formatMinutes(min_min)} after ${of}${min_range[0] !== min_range[1] ? ` (${span(min_range)})` : ""}`
+        : `after ${of}`;
     return `${from}${max_min === undefined ? "" : `, at most ${formatMinutes(max_min)} after it`}: ${because}`;
   });
   return words.length > 0 ? `When: ${words.join("; ")}.` : "";
@@ -86,7 +131,9 @@ function when(operation: Operation, operations: readonly Operation[]): string {
 function cautionsPart({ operations }: Repair): string[] {
   const used = new Set(operations.flatMap(({ cautions }) => cautions));
   const found = CAUTIONS.filter(({ caution }) => used.has(caution));
-  return found.length === 0 ? [] : ["CAUTIONS", ...found.flatMap(({ text }) => wrap(`- ${text}`, 2)), "  Safety data sheet, local codes and licensed practice prevail."];
+  return found.length === 0
+    ? []
+    : ["CAUTIONS", ...found.flatMap(({ text }) => wrap(`- ${text}`, 2)), "  Safety data sheet, local codes and licensed practice prevail."];
 }
 
 function wrap(text: string, indent = 0, hang = indent): string[] {
@@ -100,4 +147,13 @@ function wrap(text: string, indent = 0, hang = indent): string[] {
     line += line.trim() === "" && found.length > 0 ? word : line === " ".repeat(indent) && found.length === 0 ? word : ` ${word}`;
   }
   return [...found, line.trimEnd()];
+}
+
+/** A job's file names it: `05-carousel-plinth.json` is "Carousel plinth". */
+export function titleOf(file: string): string {
+  const words = file
+    .replace(/\.json$/, "")
+    .replace(/^\d+-/, "")
+    .replaceAll("-", " ");
+  return file === "-" ? "Work sheet" : words.charAt(0).toUpperCase() + words.slice(1);
 }

@@ -55,7 +55,14 @@ const Way = strict({ way: name(), reason: text(2000) });
 /** What can be written in the log of a treatment. The log is append-only: `withdrawn` and `corrects` refer back. */
 export const EventBody = tagged("kind", [
   /** A damage of this treatment: the first is "d1"; a further one may be on another part of the piece. */
-  event("surveyed", { damage: damage(), part: Type.Optional(Type.String({ format: "uuid" })), title: Type.Optional(name()), survey: SurveySchema, way: Type.Optional(Way), hands_min: minutes() }),
+  event("surveyed", {
+    damage: damage(),
+    part: Type.Optional(Type.String({ format: "uuid" })),
+    title: Type.Optional(name()),
+    survey: SurveySchema,
+    way: Type.Optional(Way),
+    hands_min: minutes(),
+  }),
   event("matched", {
     damage: damage(),
     stance: STANCE_SCHEMA,
@@ -116,14 +123,31 @@ export const EventBody = tagged("kind", [
   }),
   event("skipped", { op: ref(), reason: text(2000) }),
   /** "Back to Fill, because …": the operations of those places come again from there on, as the next round. */
-  event("round-opened", { station: Station, places: Type.Array(ref(), { minItems: 1, maxItems: 200 }), because: text(2000), low_mm: Type.Optional(above0(1000)) }),
+  event("round-opened", {
+    station: Station,
+    places: Type.Array(ref(), { minItems: 1, maxItems: 200 }),
+    because: text(2000),
+    low_mm: Type.Optional(above0(1000)),
+  }),
   event("noted", { station: Station, text: text() }),
   /** `operations`: what was planned when it was signed, in its own words; no later table changes it. */
   event("closed", {
     notes: Type.String({ maxLength: 8000 }),
     signed_by: name(),
     hands_min: minutes(),
-    operations: Type.Optional(Type.Array(strict({ id: ref(), station: Station, round: Type.Integer({ minimum: 1 }), text: text(1000), hands_min: from0(100_000), status: oneOf(["open", "running", "done", "skipped"] as const) }), { maxItems: 1000 })),
+    operations: Type.Optional(
+      Type.Array(
+        strict({
+          id: ref(),
+          station: Station,
+          round: Type.Integer({ minimum: 1 }),
+          text: text(1000),
+          hands_min: from0(100_000),
+          status: oneOf(["open", "running", "done", "skipped"] as const),
+        }),
+        { maxItems: 1000 },
+      ),
+    ),
   }),
   event("reopened", { reason: text(2000) }),
   event("withdrawn", { reason: Type.Optional(Type.String({ maxLength: 2000 })) }),

@@ -58,7 +58,9 @@ export function readLog(log: readonly LogEntry[]): Treatment {
   const ids = [...new Set(all(entries, "surveyed").map(damageOf))];
   const damages = ids.map((id) => damageRecord(id, entries)).filter((damage) => damage !== undefined);
   const ended = entries.filter(({ body }) => body.kind === "closed" || body.kind === "reopened").at(-1);
-  const mark = all(entries, "marked").filter((entry) => damageOf(entry) === FIRST_DAMAGE).at(-1);
+  const mark = all(entries, "marked")
+    .filter((entry) => damageOf(entry) === FIRST_DAMAGE)
+    .at(-1);
   return {
     entries,
     damages,
@@ -74,7 +76,10 @@ export function readLog(log: readonly LogEntry[]): Treatment {
 }
 
 function damageRecord(id: string, entries: readonly Entry[]): DamageRecord | undefined {
-  const last = <K extends EventKind>(kind: K) => all(entries, kind).filter((entry) => damageOf(entry) === id).at(-1);
+  const last = <K extends EventKind>(kind: K) =>
+    all(entries, kind)
+      .filter((entry) => damageOf(entry) === id)
+      .at(-1);
   const survey = last("surveyed");
   if (!survey) return undefined;
   const choice = last("matched");
@@ -138,7 +143,9 @@ function opt<K extends string, V>(key: K, value: V | undefined): Partial<Record<
 /** The stations in order, for those who walk them. */
 export const STATION_ORDER: readonly Station[] = STATIONS.map(({ station }) => station);
 
-const STATION_OF: Readonly<Record<Exclude<EventKind, "done" | "skipped" | "round-opened" | "step-added" | "noted" | "withdrawn">, Station>> = {
+const STATION_OF: Readonly<
+  Record<Exclude<EventKind, "done" | "skipped" | "round-opened" | "step-added" | "noted" | "withdrawn">, Station>
+> = {
   surveyed: "survey",
   marked: "survey",
   matched: "match",

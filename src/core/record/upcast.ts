@@ -61,7 +61,13 @@ function opOfStep(station: unknown, step: unknown): string {
 function stepsBecomeOperations(body: StoredEntry["body"]): StoredEntry["body"] {
   const { kind, hands_min, note, layer } = body;
   const took = { ...(hands_min === undefined ? {} : { hands_min }), ...(note === undefined ? {} : { note }) };
-  const start = { class: body.class, ...(body.product ? { product: body.product } : {}), thickness_mm: body.thickness_mm, ...(body.parts ? { parts: body.parts } : {}), climate: body.climate };
+  const start = {
+    class: body.class,
+    ...(body.product ? { product: body.product } : {}),
+    thickness_mm: body.thickness_mm,
+    ...(body.parts ? { parts: body.parts } : {}),
+    climate: body.climate,
+  };
   switch (kind) {
     case "surveyed": {
       const { decision, ...rest } = body as { kind: string; decision?: { option: string; reason: string } };

@@ -153,7 +153,14 @@ const SHAPE: { readonly [K in DamageKind]: (damage: DamageOf<K>) => Shape } = {
   stain: ({ length_mm, width_mm }) => area(length_mm, width_mm, 0),
   "loose-joint": ({ depth_mm, play_mm, ...member }) => {
     const { width, height } = sectionOf(member);
-    return { solids: [], depth_mm: 0, opening_mm2: 0, gap_mm: Math.max(CLOSED_GAP_MM, play_mm / 2), joint_mm2: 4 * width * depth_mm, dims: [width, height, depth_mm] };
+    return {
+      solids: [],
+      depth_mm: 0,
+      opening_mm2: 0,
+      gap_mm: Math.max(CLOSED_GAP_MM, play_mm / 2),
+      joint_mm2: 4 * width * depth_mm,
+      dims: [width, height, depth_mm],
+    };
   },
 };
 

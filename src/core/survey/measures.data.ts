@@ -27,7 +27,18 @@ const ROUND = maybe(length("diameter_mm", "Section, diameter", 500, "of a round 
 const WIDE = maybe(length("width_mm", "Section, width", 500, "the member beside the break"));
 const LOAD = maybe(number("load_N", "Load at the end", "N", 20_000, "1 kg weighs about 10 N"));
 const LEVER = maybe(length("lever_mm", "Lever arm", 5000, "from the break to the load", 0));
-const TWIN = maybe(choice("twin", "Twin part", [["same", "Same hand"], ["mirrored", "Mirrored"], ["none", "None"]], "a mould off a mirrored twin is turned, or it does not fit"));
+const TWIN = maybe(
+  choice(
+    "twin",
+    "Twin part",
+    [
+      ["same", "Same hand"],
+      ["mirrored", "Mirrored"],
+      ["none", "None"],
+    ],
+    "a mould off a mirrored twin is turned, or it does not fit",
+  ),
+);
 const THICKNESS = "the wall measured beside it";
 
 /** What is measured of each kind. A new kind is a new entry here, with its loss, its sketch and its profile. */
@@ -78,7 +89,17 @@ export const MEASURES = {
       hint: "each loss at a join by its own measures: it is filled, not glued",
       of: [length("length_mm", "Length", 1000, "along the join"), length("width_mm", "Width", 200, "across it"), length("depth_mm", "Depth", 300, "into the wall")],
     } as const),
-    maybe(choice("support", "What holds them", [["body", "A closed body"], ["beam", "They stand out freely"]], "the joins of a dish are no beam")),
+    maybe(
+      choice(
+        "support",
+        "What holds them",
+        [
+          ["body", "A closed body"],
+          ["beam", "They stand out freely"],
+        ],
+        "the joins of a dish are no beam",
+      ),
+    ),
   ],
   "break-along": [length("slope_mm", "Length of the slope", 3000, "along the grain, end to end of the break"), WIDE, maybe(length("height_mm", "Section, height", 500, "across the break")), ROUND, LOAD, LEVER, GAP, GAP_FROM],
   "break-across": [WIDE, maybe(length("height_mm", "Section, height", 500, "in the direction of the load")), ROUND, LOAD, LEVER, GAP, GAP_FROM],
@@ -87,7 +108,18 @@ export const MEASURES = {
     length("width_mm", "Width at the surface", 50, "a feeler gauge or a card shows it", 0.01),
     length("depth_mm", "Depth", 300, "a wire shows it; the wall where it goes through"),
     yesno("closes", "Closes by hand or clamp", "decides between gluing and filling"),
-    maybe(choice("closes_by", "What closes it", [["hand", "The hand"], ["clamp", "A clamp"], ["humidity", "Damp air"]], "wood that has dried out often closes in damp air")),
+    maybe(
+      choice(
+        "closes_by",
+        "What closes it",
+        [
+          ["hand", "The hand"],
+          ["clamp", "A clamp"],
+          ["humidity", "Damp air"],
+        ],
+        "wood that has dried out often closes in damp air",
+      ),
+    ),
   ],
   tear: [
     length("length_mm", "Length", 3000, "along the tear"),
@@ -104,14 +136,25 @@ export const MEASURES = {
   ],
   "veneer-lost": [length("length_mm", "Length", 3000, "of the bare place"), length("width_mm", "Width", 3000, "of the bare place"), length("thickness_mm", "Thickness of the veneer", 10, "at the edge of the loss"), length("swelling_mm", "Swelling of the core", 50, "a straight edge shows it; 0 when it is flat", 0)],
   scratch: [length("length_mm", "Length", 3000, "along the scratch"), length("width_mm", "Width", 50, "across, with a magnifier", 0.01), length("depth_mm", "Depth", 10, "a fingernail catches from about 0.05 mm", 0.005), number("film_um", "Film beside it", "µm", 5000, "lacquer is often 60 to 120; 0 = bare surface")],
-  dent: [length("diameter_mm", "Across", 500, "from rim to rim of the dent"), length("depth_mm", "Depth", 100, "a straight edge over it shows the gap", 0.01), yesno("broken", "The surface is broken", "whole fibres can be steamed up, broken ones are filled"), maybe(number("film_um", "Film beside it", "µm", 5000, "steam clouds a film; 0 = bare surface"))],
+  dent: [
+    length("diameter_mm", "Across", 500, "from rim to rim of the dent"),
+    length("depth_mm", "Depth", 100, "a straight edge over it shows the gap", 0.01),
+    yesno("broken", "The surface is broken", "whole fibres can be steamed up, broken ones are filled"),
+    maybe(number("film_um", "Film beside it", "µm", 5000, "steam clouds a film; 0 = bare surface")),
+  ],
   "burn-through": [
     length("length_mm", "Length", 3000, "of the place that was sanded or burnt through"),
     length("width_mm", "Width", 3000, "across the middle"),
     length("depth_mm", "Depth", 20, "0 when only the film is gone", 0),
     yesno("into_core", "Through the veneer into the core", "a core that shows is sealed and built up"),
   ],
-  eroded: [length("length_mm", "Length", 3000, "of the eroded place"), length("width_mm", "Width", 3000, "across the middle"), length("depth_mm", "Depth", 300, "from the old surface to sound material"), yesno("cause_present", "The cause is still there", "rain, salt or damp goes on; stop it first"), maybe(yesno("hollow", "Hollow behind it", "a shell is backed before it is filled"))],
+  eroded: [
+    length("length_mm", "Length", 3000, "of the eroded place"),
+    length("width_mm", "Width", 3000, "across the middle"),
+    length("depth_mm", "Depth", 300, "from the old surface to sound material"),
+    yesno("cause_present", "The cause is still there", "rain, salt or damp goes on; stop it first"),
+    maybe(yesno("hollow", "Hollow behind it", "a shell is backed before it is filled")),
+  ],
   "worn-thin": [
     length("length_mm", "Length", 1000, "of the thin place"),
     length("width_mm", "Width", 1000, "across the middle"),
@@ -122,7 +165,16 @@ export const MEASURES = {
   ],
   stain: [length("length_mm", "Length", 3000, "of the stain"), length("width_mm", "Width", 3000, "across the middle"), yesno("through", "Through the finish into the material", "in the finish it polishes out; under it, it is bleached")],
   "loose-joint": [
-    choice("joint", "Kind of joint", [["tenon", "Tenon"], ["dowel", "Dowel"], ["mitre", "Mitre"]], "a round tenon counts as a dowel"),
+    choice(
+      "joint",
+      "Kind of joint",
+      [
+        ["tenon", "Tenon"],
+        ["dowel", "Dowel"],
+        ["mitre", "Mitre"],
+      ],
+      "a round tenon counts as a dowel",
+    ),
     maybe(length("width_mm", "Tenon or mitre, width", 500, "across the grain of the socket")),
     maybe(length("height_mm", "Tenon or mitre, thickness", 500, "the thin side")),
     maybe(length("diameter_mm", "Dowel, diameter", 500, "then leave width and thickness empty")),

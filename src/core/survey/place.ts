@@ -93,6 +93,12 @@ export function sectionOf(damage: { readonly width_mm?: number; readonly height_
 }
 
 /** Closest and widest gap of a joint; undefined where its faces meet. */
-export function gapOf({ gap_mm = 0, gap_from_mm }: { readonly gap_mm?: number; readonly gap_from_mm?: number }): readonly [number, number] | undefined {
+export function gapOf({
+  gap_mm = 0,
+  gap_from_mm,
+}: {
+  readonly gap_mm?: number;
+  readonly gap_from_mm?: number;
+}): readonly [number, number] | undefined {
   return gap_mm > CLOSED_FILM_MM ? [Math.min(gap_from_mm ?? 0, gap_mm), gap_mm] : undefined;
 }

@@ -1,7 +1,7 @@
-import { sectionOf } from "./place";
 import type { DamageKind } from "../catalogue";
 import { type Point, plain } from "../units";
 import type { Damage, DamageOf } from "./measures.data";
+import { sectionOf } from "./place";
 
 /** A measured distance in the drawing; `label` is the figure as typed. `beside` says where its line stands. */
 export interface Dim {
@@ -358,7 +358,20 @@ const SKETCH: { readonly [K in DamageKind]: (damage: DamageOf<K>) => Sketch } = 
       ],
       missing: [],
       lines: [],
-      dims: [across(-deep, 0, h / 2 + around, deep), down(open + around * 2, h / 2, -h / 2, h), ...(play > 0 ? [{ from: [-deep * 0.5, h / 2] as Point, to: [-deep * 0.5, h / 2 + play] as Point, label: plain(play, 2), beside: "right" as const }] : [])],
+      dims: [
+        across(-deep, 0, h / 2 + around, deep),
+        down(open + around * 2, h / 2, -h / 2, h),
+        ...(play > 0
+          ? [
+              {
+                from: [-deep * 0.5, h / 2] as Point,
+                to: [-deep * 0.5, h / 2 + play] as Point,
+                label: plain(play, 2),
+                beside: "right" as const,
+              },
+            ]
+          : []),
+      ],
     };
   },
 };

@@ -16,4 +16,6 @@ export const damageAt = (kind: DamageKind, share: number, most = Infinity): Dama
   ({ kind, ...Object.fromEntries(MEASURES[kind].map((row: Measure) => [row.name, valueAt(row, share, most)])) }) as Damage;
 
 /** Any damage of bench size. */
-export const damages: fc.Arbitrary<Damage> = fc.tuple(fc.constantFrom(...DAMAGE_KINDS), fc.double({ min: 0.05, max: 0.95, noNaN: true })).map(([kind, share]) => damageAt(kind, share, 60));
+export const damages: fc.Arbitrary<Damage> = fc
+  .tuple(fc.constantFrom(...DAMAGE_KINDS), fc.double({ min: 0.05, max: 0.95, noNaN: true }))
+  .map(([kind, share]) => damageAt(kind, share, 60));

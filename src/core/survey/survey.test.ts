@@ -5,9 +5,9 @@ import { consequences, flagsOf, referrals } from "./consequences";
 import { CHECK_ROWS, checksFor, LIMITS } from "./inspection.data";
 import { lossOf } from "./loss";
 import { DAMAGE_LABELS, type Damage, MEASURES, type Measure } from "./measures.data";
-import { damageAt } from "./survey.fixture";
 import { QUESTIONS } from "./questions.data";
 import { boundsOf, sketchOf } from "./sketch";
+import { damageAt } from "./survey.fixture";
 import { DamageSchema, lacksSection, SurveySchema } from "./survey.schema";
 
 const rows = (kind: DamageKind): readonly Measure[] => MEASURES[kind];

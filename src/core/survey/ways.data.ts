@@ -67,8 +67,7 @@ const cornerVoid = ({ a_mm, b_mm, c_mm }: DamageOf<"corner">, over: Partial<Take
   return hollow({ name: "loss", label: "The lost corner", solids: [{ shape: "corner", a: a_mm, b: b_mm, c: c_mm }], depth_mm, opening_mm2: (a_mm * b_mm + b_mm * c_mm + a_mm * c_mm) / 2, opening_mm: depth_mm, ...over });
 };
 
-const tipSolid = ({ base_mm, length_mm, shape = "pointed" }: DamageOf<"tip">): Solid =>
-  shape === "pointed" ? { shape: "cone", diameter: base_mm, height: length_mm } : { shape: "frustum", diameter1: base_mm, diameter2: base_mm / 2, height: length_mm };
+const tipSolid = ({ base_mm, length_mm, shape = "pointed" }: DamageOf<"tip">): Solid => (shape === "pointed" ? { shape: "cone", diameter: base_mm, height: length_mm } : { shape: "frustum", diameter1: base_mm, diameter2: base_mm / 2, height: length_mm });
 
 const sheetOf = (name: string, label: string, length_mm: number, width_mm: number, depth_mm: number, over: Partial<TakenPlace> = {}): TakenPlace =>
   hollow({ name, label, solids: depth_mm > 0 ? [{ shape: "sheet", area_mm2: length_mm * width_mm, depth: depth_mm }] : [], depth_mm, opening_mm2: length_mm * width_mm, opening_mm: depth_mm, length_mm, width_mm, ...over });
@@ -82,8 +81,7 @@ const grooveOf = ({ length_mm, width_mm, depth_mm }: { length_mm: number; width_
   hollow({ name, label, solids: [{ shape: "vGroove", length: length_mm, width: width_mm, depth: depth_mm }], depth_mm, opening_mm2: length_mm * width_mm, opening_mm: width_mm, length_mm, width_mm, ...over });
 
 const crackFaces = ({ length_mm, depth_mm }: DamageOf<"crack">): TakenPlace => ({ name: "joint", kind: "faces", label: "Faces of the crack", area_mm2: length_mm * depth_mm, film_mm: CLOSED_FILM_MM, length_mm, depth_mm, takes: ["adhesive"] });
-const crackCleats = (d: DamageOf<"crack">, f: WayFacts): TakenPlace[] =>
-  f.on.family === "wood" || f.on.family === "board" ? [core("cleats", "Cleats behind the crack", { length_mm: d.length_mm, depth_mm: d.depth_mm, takes: ["brace", "adhesive"] })] : [];
+const crackCleats = (d: DamageOf<"crack">, f: WayFacts): TakenPlace[] => (f.on.family === "wood" || f.on.family === "board" ? [core("cleats", "Cleats behind the crack", { length_mm: d.length_mm, depth_mm: d.depth_mm, takes: ["brace", "adhesive"] })] : []);
 
 const woody = ({ on }: WayFacts) => on.family === "wood" || on.family === "board";
 const plaster = ({ on }: WayFacts) => on.substrate === "gypsum" || on.substrate === "composition";
@@ -119,7 +117,21 @@ const GLUE_PLAY_MM = 0.2;
 export const WAYS: Rows = {
   chip: [
     { ...FILL, places: (d) => [chipVoid(d)] },
-    { way: "insert", label: "Let in a piece of wood", how: "Cut the chip to clean edges, let in wood of the same grain.", lost: "a thin line of the old edge", risk: "Needs matching wood and a sharp joint.", hands_min: [30, 60], wait_min: 0, fits: (_, f) => woody(f), not_first: () => "sound wood would be cut away", places: (d) => [{ ...chipVoid(d), only: { filler: ["wood-inlay"] } }, { name: "bed", kind: "faces", label: "Bed of the piece", area_mm2: d.length_mm * (d.thickness_mm + d.depth_mm), film_mm: CLOSED_FILM_MM, takes: ["adhesive"] }] },
+    {
+      way: "insert",
+      label: "Let in a piece of wood",
+      how: "Cut the chip to clean edges, let in wood of the same grain.",
+      lost: "a thin line of the old edge",
+      risk: "Needs matching wood and a sharp joint.",
+      hands_min: [30, 60],
+      wait_min: 0,
+      fits: (_, f) => woody(f),
+      not_first: () => "sound wood would be cut away",
+      places: (d) => [
+        { ...chipVoid(d), only: { filler: ["wood-inlay"] } },
+        { name: "bed", kind: "faces", label: "Bed of the piece", area_mm2: d.length_mm * (d.thickness_mm + d.depth_mm), film_mm: CLOSED_FILM_MM, takes: ["adhesive"] },
+      ],
+    },
     LEAVE,
   ],
   corner: [
@@ -130,10 +142,24 @@ export const WAYS: Rows = {
       how: "Drill anchor holes, set stainless screws, make a form, cast it in one pour.",
       risk: "Screws that rust stain through; a dry old face drinks the water and leaves the new part weak.",
       fits: (d, f) => plaster(f) && Math.min(d.a_mm, d.b_mm, d.c_mm) >= 25,
-      places: (d) => [cornerVoid(d, { around_core: true }), core("anchors", "Anchors in the broken face", { only: { brace: ["anchor-screw"] }, depth_mm: cornerDepth(d.a_mm, d.b_mm, d.c_mm), section: { width_mm: [d.a_mm, d.b_mm, d.c_mm].sort((x, y) => x - y)[1] ?? d.a_mm, height_mm: Math.min(d.a_mm, d.b_mm, d.c_mm) } })],
+      places: (d) => [
+        cornerVoid(d, { around_core: true }),
+        core("anchors", "Anchors in the broken face", { only: { brace: ["anchor-screw"] }, depth_mm: cornerDepth(d.a_mm, d.b_mm, d.c_mm), section: { width_mm: [d.a_mm, d.b_mm, d.c_mm].sort((x, y) => x - y)[1] ?? d.a_mm, height_mm: Math.min(d.a_mm, d.b_mm, d.c_mm) } }),
+      ],
     },
     { ...FILL, places: (d) => [cornerVoid(d)] },
-    { way: "insert", label: "Let in a piece of wood", how: "Plane the break flat, glue on a block of the same grain, shape it.", lost: "the broken face", risk: "Needs matching wood.", hands_min: [40, 90], wait_min: 0, fits: (_, f) => woody(f), not_first: () => "the broken face would be cut away", places: (d) => [cornerVoid(d, { only: { filler: ["wood-inlay"] } }), { name: "bed", kind: "faces", label: "Bed of the block", area_mm2: (d.a_mm * d.b_mm * d.c_mm) / 2 / cornerDepth(d.a_mm, d.b_mm, d.c_mm), film_mm: CLOSED_FILM_MM, takes: ["adhesive"] }] },
+    {
+      way: "insert",
+      label: "Let in a piece of wood",
+      how: "Plane the break flat, glue on a block of the same grain, shape it.",
+      lost: "the broken face",
+      risk: "Needs matching wood.",
+      hands_min: [40, 90],
+      wait_min: 0,
+      fits: (_, f) => woody(f),
+      not_first: () => "the broken face would be cut away",
+      places: (d) => [cornerVoid(d, { only: { filler: ["wood-inlay"] } }), { name: "bed", kind: "faces", label: "Bed of the block", area_mm2: (d.a_mm * d.b_mm * d.c_mm) / 2 / cornerDepth(d.a_mm, d.b_mm, d.c_mm), film_mm: CLOSED_FILM_MM, takes: ["adhesive"] }],
+    },
     LEAVE,
   ],
   tip: [
@@ -159,7 +185,21 @@ export const WAYS: Rows = {
       places: (d) => [patch("patch", "Patch behind the hole", d.diameter_mm, d.diameter_mm), hollow({ name: "loss", label: "The hole", solids: [{ shape: "cylinder", diameter: d.diameter_mm, depth: d.depth_mm }], depth_mm: d.depth_mm, opening_mm2: (Math.PI / 4) * d.diameter_mm ** 2, opening_mm: d.diameter_mm })],
     },
     { ...FILL, places: (d) => [hollow({ name: "loss", label: "The hole", solids: [{ shape: "cylinder", diameter: d.diameter_mm, depth: d.depth_mm }], depth_mm: d.depth_mm, opening_mm2: (Math.PI / 4) * d.diameter_mm ** 2, opening_mm: d.diameter_mm, open_behind: d.through })] },
-    { way: "insert", label: "Let in a plug", how: "Bore it clean, glue in a plug with its grain as the wood around it, plane it flush.", lost: "a ring of the old edge", risk: "A plug across the grain shows.", hands_min: [15, 30], wait_min: 0, fits: (d, f) => woody(f) && d.diameter_mm >= 4, not_first: () => "sound wood would be bored away", places: (d) => [hollow({ name: "loss", label: "The hole", solids: [{ shape: "cylinder", diameter: d.diameter_mm, depth: d.depth_mm }], depth_mm: d.depth_mm, opening_mm2: (Math.PI / 4) * d.diameter_mm ** 2, opening_mm: d.diameter_mm, only: { filler: ["wood-inlay"] } }), { name: "bed", kind: "faces", label: "Wall of the hole", area_mm2: Math.PI * d.diameter_mm * d.depth_mm, film_mm: CLOSED_FILM_MM, takes: ["adhesive"] }] },
+    {
+      way: "insert",
+      label: "Let in a plug",
+      how: "Bore it clean, glue in a plug with its grain as the wood around it, plane it flush.",
+      lost: "a ring of the old edge",
+      risk: "A plug across the grain shows.",
+      hands_min: [15, 30],
+      wait_min: 0,
+      fits: (d, f) => woody(f) && d.diameter_mm >= 4,
+      not_first: () => "sound wood would be bored away",
+      places: (d) => [
+        hollow({ name: "loss", label: "The hole", solids: [{ shape: "cylinder", diameter: d.diameter_mm, depth: d.depth_mm }], depth_mm: d.depth_mm, opening_mm2: (Math.PI / 4) * d.diameter_mm ** 2, opening_mm: d.diameter_mm, only: { filler: ["wood-inlay"] } }),
+        { name: "bed", kind: "faces", label: "Wall of the hole", area_mm2: Math.PI * d.diameter_mm * d.depth_mm, film_mm: CLOSED_FILM_MM, takes: ["adhesive"] },
+      ],
+    },
     LEAVE,
   ],
   shards: [
@@ -169,9 +209,22 @@ export const WAYS: Rows = {
       how: "Clean, dry run, join in sittings; slivers that are lost are filled.",
       places: (d) => {
         const gap = gapOf(d);
-        const joins: TakenPlace = { name: "joins", kind: "faces", label: `Joins of ${d.shards} shards`, area_mm2: d.break_length_mm * d.thickness_mm, film_mm: gap ? (gap[0] + gap[1]) / 2 : CLOSED_FILM_MM, ...(gap ? { gap_mm: gap } : {}), joins: d.shards - 1, length_mm: d.break_length_mm, section: { width_mm: d.thickness_mm * 4, height_mm: d.thickness_mm }, takes: ["adhesive"] };
+        const joins: TakenPlace = {
+          name: "joins",
+          kind: "faces",
+          label: `Joins of ${d.shards} shards`,
+          area_mm2: d.break_length_mm * d.thickness_mm,
+          film_mm: gap ? (gap[0] + gap[1]) / 2 : CLOSED_FILM_MM,
+          ...(gap ? { gap_mm: gap } : {}),
+          joins: d.shards - 1,
+          length_mm: d.break_length_mm,
+          section: { width_mm: d.thickness_mm * 4, height_mm: d.thickness_mm },
+          takes: ["adhesive"],
+        };
         const seam = gap && gap[1] > GLUE_LINE_MM ? [grooveOf({ length_mm: d.break_length_mm, width_mm: (gap[0] + gap[1]) / 2, depth_mm: Math.min(d.thickness_mm, gap[0] + gap[1]) }, "hollows", "Hollows left along the joins", { as: "chip" })] : [];
-        const slivers = (d.slivers ?? []).map(({ length_mm, width_mm, depth_mm }, i) => hollow({ name: `sliver-${i + 1}`, label: `Lost sliver ${i + 1}`, solids: [{ shape: "box", length: length_mm, width: width_mm, depth: depth_mm }], depth_mm, opening_mm2: length_mm * width_mm, opening_mm: width_mm, length_mm, width_mm, open_behind: depth_mm >= d.thickness_mm - 1e-9, as: "chip" }));
+        const slivers = (d.slivers ?? []).map(({ length_mm, width_mm, depth_mm }, i) =>
+          hollow({ name: `sliver-${i + 1}`, label: `Lost sliver ${i + 1}`, solids: [{ shape: "box", length: length_mm, width: width_mm, depth: depth_mm }], depth_mm, opening_mm2: length_mm * width_mm, opening_mm: width_mm, length_mm, width_mm, open_behind: depth_mm >= d.thickness_mm - 1e-9, as: "chip" }),
+        );
         return [joins, ...seam, ...slivers];
       },
     },
@@ -180,20 +233,69 @@ export const WAYS: Rows = {
   "break-along": [
     { ...BOND, not_first: (d, f) => (gapOf(d) && (gapOf(d)?.[1] ?? 0) > GLUE_LINE_MM ? "the faces stay apart: a glue line would not close" : unlessNeeded(d, f)), fits: (d) => (gapOf(d)?.[1] ?? 0) <= GLUE_LINE_MM, places: (d) => memberFaces(d, d.slope_mm) },
     { ...BOND, way: "bridge", label: "Bridge it with thickened glue", how: "Clean, dry run, thickened adhesive that fills the gap, a wrap.", risk: "A thick line is weaker than a closed one.", fits: (d) => (gapOf(d)?.[1] ?? 0) > GLUE_LINE_MM, not_first: unlessNeeded, places: (d) => memberFaces(d, d.slope_mm) },
-    { way: "brace", label: "Glue and brace it", how: "Glue it, and let in what carries across the break.", lost: "original wood where the brace is let in", risk: "Holds a knock that glue alone would not.", ...NO_HANDS, not_first: onlyNeeded, places: (d) => [...memberFaces(d, d.slope_mm), core("core", "Brace across the break", { section: sectionOf(d).at, slope_mm: d.slope_mm })] },
+    {
+      way: "brace",
+      label: "Glue and brace it",
+      how: "Glue it, and let in what carries across the break.",
+      lost: "original wood where the brace is let in",
+      risk: "Holds a knock that glue alone would not.",
+      ...NO_HANDS,
+      not_first: onlyNeeded,
+      places: (d) => [...memberFaces(d, d.slope_mm), core("core", "Brace across the break", { section: sectionOf(d).at, slope_mm: d.slope_mm })],
+    },
     REPLACE,
     LEAVE,
   ],
   "break-across": [
     { ...BOND, not_first: unlessNeeded, places: (d) => memberFaces(d) },
-    { way: "brace", label: "Glue and brace it", how: "Glue it, and let in what carries across the break.", lost: "original material where the brace is let in", risk: "Holds a knock that glue alone would not.", ...NO_HANDS, not_first: onlyNeeded, places: (d, f) => [...memberFaces(d), core("core", "Brace across the break", { section: sectionOf(d).at, ...(woody(f) ? { hidden: false, opening_mm2: sectionOf(d).width * sectionOf(d).height * 3 } : {}) })] },
+    {
+      way: "brace",
+      label: "Glue and brace it",
+      how: "Glue it, and let in what carries across the break.",
+      lost: "original material where the brace is let in",
+      risk: "Holds a knock that glue alone would not.",
+      ...NO_HANDS,
+      not_first: onlyNeeded,
+      places: (d, f) => [...memberFaces(d), core("core", "Brace across the break", { section: sectionOf(d).at, ...(woody(f) ? { hidden: false, opening_mm2: sectionOf(d).width * sectionOf(d).height * 3 } : {}) })],
+    },
     REPLACE,
     LEAVE,
   ],
   crack: [
-    { ...BOND, way: "close", label: "Close and glue it", how: "Work glue in from behind, close it by hand or clamp.", risk: "It opens again beside the joint when the room is drier than when you glued.", fits: (d) => d.closes && d.closes_by !== "humidity", not_first: (d, f) => (woody(f) && f.service.acoustic && d.width_mm > CLOSED_FILM_MM && d.closes_by === undefined ? "forced shut it pulls on the plate: damp air closes it without force" : undefined), places: (d, f) => [crackFaces(d), ...crackCleats(d, f)] },
-    { ...BOND, way: "humidify", label: "Humidify, close and glue it", how: "Take the tension off, bring damp air to it until it closes, work glue in, cleats behind.", risk: "Damp too long lifts old glue lines: look every day.", fits: (d, f) => woody(f) && d.width_mm <= 1, hands_min: [30, 60], wait_min: 2880, places: (d, f) => [crackFaces(d), ...crackCleats(d, f)] },
-    { ...BOND, way: "slip", label: "Let in a slip", how: "Open the crack to clean sides, glue in a thin slip of the same wood, plane it flush.", lost: "a hair of wood on both sides", risk: "A slip across the grain shows.", fits: (d, f) => woody(f) && d.width_mm >= 0.5, not_first: (d) => (d.closes ? "the crack closes by itself" : undefined), hands_min: [40, 90], wait_min: 0, places: (d) => [{ ...crackFaces(d), label: "Both sides of the slip", area_mm2: 2 * d.length_mm * d.depth_mm }, grooveOf(d, "slip", "The slip", { only: { filler: ["wood-inlay"] }, as: "chip" })] },
+    {
+      ...BOND,
+      way: "close",
+      label: "Close and glue it",
+      how: "Work glue in from behind, close it by hand or clamp.",
+      risk: "It opens again beside the joint when the room is drier than when you glued.",
+      fits: (d) => d.closes && d.closes_by !== "humidity",
+      not_first: (d, f) => (woody(f) && f.service.acoustic && d.width_mm > CLOSED_FILM_MM && d.closes_by === undefined ? "forced shut it pulls on the plate: damp air closes it without force" : undefined),
+      places: (d, f) => [crackFaces(d), ...crackCleats(d, f)],
+    },
+    {
+      ...BOND,
+      way: "humidify",
+      label: "Humidify, close and glue it",
+      how: "Take the tension off, bring damp air to it until it closes, work glue in, cleats behind.",
+      risk: "Damp too long lifts old glue lines: look every day.",
+      fits: (d, f) => woody(f) && d.width_mm <= 1,
+      hands_min: [30, 60],
+      wait_min: 2880,
+      places: (d, f) => [crackFaces(d), ...crackCleats(d, f)],
+    },
+    {
+      ...BOND,
+      way: "slip",
+      label: "Let in a slip",
+      how: "Open the crack to clean sides, glue in a thin slip of the same wood, plane it flush.",
+      lost: "a hair of wood on both sides",
+      risk: "A slip across the grain shows.",
+      fits: (d, f) => woody(f) && d.width_mm >= 0.5,
+      not_first: (d) => (d.closes ? "the crack closes by itself" : undefined),
+      hands_min: [40, 90],
+      wait_min: 0,
+      places: (d) => [{ ...crackFaces(d), label: "Both sides of the slip", area_mm2: 2 * d.length_mm * d.depth_mm }, grooveOf(d, "slip", "The slip", { only: { filler: ["wood-inlay"] }, as: "chip" })],
+    },
     { ...FILL, risk: "The part moves on and the fill shows a line.", not_first: (d, f) => (d.closes ? "the crack closes: its faces can be glued" : woody(f) && d.width_mm <= 1 ? "damp air may close it" : undefined), places: (d) => [grooveOf(d, "loss", "The open crack")] },
     LEAVE,
   ],
@@ -215,27 +317,114 @@ export const WAYS: Rows = {
     LEAVE,
   ],
   "veneer-lifted": [
-    { ...BOND, way: "reglue", label: "Glue it down", how: "Glue under it, press it flat under a board.", risk: "Over a swollen core it stands up again; brittle veneer cracks when it is pressed.", not_first: (d) => (d.swelling_mm > 0 ? `the core is swollen by ${plain(d.swelling_mm, 2)} mm: veneer laid on it stands up again` : undefined), places: (d) => [{ name: "bed", kind: "faces", label: "Under the loose veneer", area_mm2: d.length_mm * d.width_mm, film_mm: CLOSED_FILM_MM, length_mm: d.length_mm, width_mm: d.width_mm, takes: ["adhesive"] }] },
-    { way: "reveneer", label: "Let in new veneer", how: "Cut the loose sheet out along the grain, take the core back, let in veneer of the same cut and colour it.", lost: "the loose veneer", risk: "Needs a matching sheet and a sharp joint; looks best of the three.", hands_min: [40, 90], wait_min: 0, extra_eur: [8, 40], not_first: (d) => (d.swelling_mm > 0 ? undefined : "the old veneer lies down again"), places: bed },
-    { way: "cut-fill", label: "Cut it out and fill", how: "Cut the loose sheet out along the grain, take the core back to sound, fill flush and colour.", lost: "the loose veneer", risk: "No grain in the fill: from the side the eye finds it.", hands_min: [25, 50], wait_min: 0, not_first: () => "a fill shows no grain", places: (d) => [sheetOf("loss", "The place cut out", d.length_mm, d.width_mm, d.thickness_mm, { as: "burn-through" })] },
+    {
+      ...BOND,
+      way: "reglue",
+      label: "Glue it down",
+      how: "Glue under it, press it flat under a board.",
+      risk: "Over a swollen core it stands up again; brittle veneer cracks when it is pressed.",
+      not_first: (d) => (d.swelling_mm > 0 ? `the core is swollen by ${plain(d.swelling_mm, 2)} mm: veneer laid on it stands up again` : undefined),
+      places: (d) => [{ name: "bed", kind: "faces", label: "Under the loose veneer", area_mm2: d.length_mm * d.width_mm, film_mm: CLOSED_FILM_MM, length_mm: d.length_mm, width_mm: d.width_mm, takes: ["adhesive"] }],
+    },
+    {
+      way: "reveneer",
+      label: "Let in new veneer",
+      how: "Cut the loose sheet out along the grain, take the core back, let in veneer of the same cut and colour it.",
+      lost: "the loose veneer",
+      risk: "Needs a matching sheet and a sharp joint; looks best of the three.",
+      hands_min: [40, 90],
+      wait_min: 0,
+      extra_eur: [8, 40],
+      not_first: (d) => (d.swelling_mm > 0 ? undefined : "the old veneer lies down again"),
+      places: bed,
+    },
+    {
+      way: "cut-fill",
+      label: "Cut it out and fill",
+      how: "Cut the loose sheet out along the grain, take the core back to sound, fill flush and colour.",
+      lost: "the loose veneer",
+      risk: "No grain in the fill: from the side the eye finds it.",
+      hands_min: [25, 50],
+      wait_min: 0,
+      not_first: () => "a fill shows no grain",
+      places: (d) => [sheetOf("loss", "The place cut out", d.length_mm, d.width_mm, d.thickness_mm, { as: "burn-through" })],
+    },
     LEAVE,
   ],
   "veneer-lost": [
     { way: "reveneer", label: "Let in new veneer", how: "Square the edges, let in veneer of the same cut, colour it.", lost: "a thin line of the old edge", risk: "Needs a matching sheet and a sharp joint.", hands_min: [30, 75], wait_min: 0, extra_eur: [8, 40], places: bed },
-    { way: "cut-fill", label: "Fill it", how: "Take the core back to sound, fill flush and colour.", lost: "nothing that is there", risk: "No grain in the fill: from the side the eye finds it.", hands_min: [10, 20], wait_min: 0, not_first: () => "a fill shows no grain", places: (d) => [sheetOf("loss", "The bare place", d.length_mm, d.width_mm, d.thickness_mm, { as: "burn-through" })] },
+    {
+      way: "cut-fill",
+      label: "Fill it",
+      how: "Take the core back to sound, fill flush and colour.",
+      lost: "nothing that is there",
+      risk: "No grain in the fill: from the side the eye finds it.",
+      hands_min: [10, 20],
+      wait_min: 0,
+      not_first: () => "a fill shows no grain",
+      places: (d) => [sheetOf("loss", "The bare place", d.length_mm, d.width_mm, d.thickness_mm, { as: "burn-through" })],
+    },
     LEAVE,
   ],
   scratch: [
-    { ...FILL, way: "drop-fill", label: "Drop-fill the film", how: "Lay the film's own kind in the scratch alone, drop on drop, then level and polish.", risk: "A drop laid too soon sinks for weeks.", fits: (_, f) => clearFilm(f), places: (d) => [grooveOf(d, "scratch", "The scratch", { kind: "film", takes: ["filler"], ...filmDrop })] },
-    { ...FILL, way: "spray-cut", label: "Spray and cut the face", how: "Spray, level what stands up, spray again, until the scratch is closed.", risk: "Every cycle takes film off the surroundings; many days.", fits: (_, f) => clearFilm(f), not_first: () => "the film around it is cut in every cycle", places: (d) => [{ ...grooveOf(d, "film", "The film of the face"), kind: "film", takes: ["topcoat"], only: { topcoat: ["clear-lacquer", "shellac-polish"] } }] },
+    {
+      ...FILL,
+      way: "drop-fill",
+      label: "Drop-fill the film",
+      how: "Lay the film's own kind in the scratch alone, drop on drop, then level and polish.",
+      risk: "A drop laid too soon sinks for weeks.",
+      fits: (_, f) => clearFilm(f),
+      places: (d) => [grooveOf(d, "scratch", "The scratch", { kind: "film", takes: ["filler"], ...filmDrop })],
+    },
+    {
+      ...FILL,
+      way: "spray-cut",
+      label: "Spray and cut the face",
+      how: "Spray, level what stands up, spray again, until the scratch is closed.",
+      risk: "Every cycle takes film off the surroundings; many days.",
+      fits: (_, f) => clearFilm(f),
+      not_first: () => "the film around it is cut in every cycle",
+      places: (d) => [{ ...grooveOf(d, "film", "The film of the face"), kind: "film", takes: ["topcoat"], only: { topcoat: ["clear-lacquer", "shellac-polish"] } }],
+    },
     { ...FILL, fits: (_, f) => !clearFilm(f), places: (d) => [grooveOf(d, "loss", "The scratch")] },
-    { way: "polish", label: "Polish it out", how: "Level the film around it, fine to finer, then polish.", lost: "film: as much as the scratch is deep", risk: "Edges rub through first; not where the film is thin.", hands_min: [25, 60], wait_min: 0, not_first: (d) => (d.depth_mm * 1000 > d.film_um / 3 ? "it would cost more than a third of the film" : undefined) },
+    {
+      way: "polish",
+      label: "Polish it out",
+      how: "Level the film around it, fine to finer, then polish.",
+      lost: "film: as much as the scratch is deep",
+      risk: "Edges rub through first; not where the film is thin.",
+      hands_min: [25, 60],
+      wait_min: 0,
+      not_first: (d) => (d.depth_mm * 1000 > d.film_um / 3 ? "it would cost more than a third of the film" : undefined),
+    },
     LEAVE,
   ],
   dent: [
-    { way: "raise", label: "Raise it with damp heat", how: "A damp cloth and a warm iron, in short touches; let it dry a night between.", lost: "nothing, where the finish stands it", risk: "Steam clouds shellac and wax; broken fibres stay down.", hands_min: [15, 35], wait_min: 720, fits: (d, f) => woody(f) && !d.broken && !RAISE_FILMS.includes(f.finish.finish), not_first: (d, f) => (f.finish.harmed_by.includes("heat") ? filmNote(f) : d.depth_mm > 3 ? "so deep a dent has crushed its fibres" : undefined) },
-    { ...FILL, way: "drop-fill", label: "Fill the film with its own kind", how: "Lay the film's own kind in layers, let it stop shrinking, level and polish.", risk: "Levelled too soon it sinks again and shows an edge.", fits: (d, f) => clearFilm(f) && !d.broken, places: (d) => [hollow({ name: "dent", label: "The dent in the film", kind: "film", solids: [{ shape: "sphericalCap", diameter: d.diameter_mm, height: d.depth_mm }], depth_mm: d.depth_mm, opening_mm2: (Math.PI / 4) * d.diameter_mm ** 2, opening_mm: d.diameter_mm, ...filmDrop })] },
-    { ...FILL, not_first: (d, f) => (clearFilm(f) && !d.broken ? "a fill under a clear film shows" : undefined), places: (d) => [hollow({ name: "loss", label: "The dent", solids: [{ shape: "sphericalCap", diameter: d.diameter_mm, height: d.depth_mm }], depth_mm: d.depth_mm, opening_mm2: (Math.PI / 4) * d.diameter_mm ** 2, opening_mm: d.diameter_mm })] },
+    {
+      way: "raise",
+      label: "Raise it with damp heat",
+      how: "A damp cloth and a warm iron, in short touches; let it dry a night between.",
+      lost: "nothing, where the finish stands it",
+      risk: "Steam clouds shellac and wax; broken fibres stay down.",
+      hands_min: [15, 35],
+      wait_min: 720,
+      fits: (d, f) => woody(f) && !d.broken && !RAISE_FILMS.includes(f.finish.finish),
+      not_first: (d, f) => (f.finish.harmed_by.includes("heat") ? filmNote(f) : d.depth_mm > 3 ? "so deep a dent has crushed its fibres" : undefined),
+    },
+    {
+      ...FILL,
+      way: "drop-fill",
+      label: "Fill the film with its own kind",
+      how: "Lay the film's own kind in layers, let it stop shrinking, level and polish.",
+      risk: "Levelled too soon it sinks again and shows an edge.",
+      fits: (d, f) => clearFilm(f) && !d.broken,
+      places: (d) => [hollow({ name: "dent", label: "The dent in the film", kind: "film", solids: [{ shape: "sphericalCap", diameter: d.diameter_mm, height: d.depth_mm }], depth_mm: d.depth_mm, opening_mm2: (Math.PI / 4) * d.diameter_mm ** 2, opening_mm: d.diameter_mm, ...filmDrop })],
+    },
+    {
+      ...FILL,
+      not_first: (d, f) => (clearFilm(f) && !d.broken ? "a fill under a clear film shows" : undefined),
+      places: (d) => [hollow({ name: "loss", label: "The dent", solids: [{ shape: "sphericalCap", diameter: d.diameter_mm, height: d.depth_mm }], depth_mm: d.depth_mm, opening_mm2: (Math.PI / 4) * d.diameter_mm ** 2, opening_mm: d.diameter_mm })],
+    },
     LEAVE,
   ],
   "burn-through": [
@@ -274,16 +463,62 @@ export const WAYS: Rows = {
     LEAVE,
   ],
   stain: [
-    { way: "bleach", label: "Bleach it", how: "Mild acid in coats, rinse, neutralise, dry for two days, then look again.", lost: "some colour of the wood around", risk: "Pale patches; the finish there has to go first.", hands_min: [40, 90], wait_min: 2880, fits: (d, f) => f.on.family === "wood" && d.through, not_first: () => "the finish there would have to go" },
-    { way: "poultice", label: "Draw it out with a poultice", how: "A wet poultice under film for a day, rinse, dry, look; again if it still comes out.", lost: "nothing", risk: "It may leave a tide line: poultice the whole piece, never the spot alone.", hands_min: [30, 60], wait_min: 2880, fits: (_, f) => f.on.family === "ceramic" || f.on.substrate === "stone" },
+    {
+      way: "bleach",
+      label: "Bleach it",
+      how: "Mild acid in coats, rinse, neutralise, dry for two days, then look again.",
+      lost: "some colour of the wood around",
+      risk: "Pale patches; the finish there has to go first.",
+      hands_min: [40, 90],
+      wait_min: 2880,
+      fits: (d, f) => f.on.family === "wood" && d.through,
+      not_first: () => "the finish there would have to go",
+    },
+    {
+      way: "poultice",
+      label: "Draw it out with a poultice",
+      how: "A wet poultice under film for a day, rinse, dry, look; again if it still comes out.",
+      lost: "nothing",
+      risk: "It may leave a tide line: poultice the whole piece, never the spot alone.",
+      hands_min: [30, 60],
+      wait_min: 2880,
+      fits: (_, f) => f.on.family === "ceramic" || f.on.substrate === "stone",
+    },
     { ...FILL, way: "colour", label: "Tone it over", how: "Lock it, mute it with opaque colour, coat it.", places: (d, f) => [{ name: "surface", kind: "surface", label: "The stained place", area_mm2: d.length_mm * d.width_mm * 2, takes: f.finish.finish === "paint" ? ["colour"] : ["colour", "topcoat"] }] },
     LEAVE,
   ],
   "loose-joint": [
     { ...BOND, way: "reglue", label: "Clean and reglue it", how: "Old glue out, dry fit, glue, square and lean held.", not_first: (d) => (d.play_mm > GLUE_PLAY_MM ? `${plain(d.play_mm, 2)} mm of play: a glue line takes up ${plain(GLUE_PLAY_MM)}` : undefined), places: (d) => [looseFaces(d, CLOSED_FILM_MM)] },
-    { ...BOND, way: "slip", label: "Take up the play with slips", how: "Old glue out, glue thin slips of the same wood on the cheeks, fit them dry, glue, square and lean held.", risk: "A slip on one side alone moves the shoulder: both sides by half.", hands_min: [20, 45], fits: (d, f) => woody(f) && d.play_mm > GLUE_PLAY_MM && d.joint !== "dowel", places: (d) => [looseFaces(d, CLOSED_FILM_MM)] },
-    { ...BOND, way: "wrap", label: "Take up the play with a wrap", how: "Old glue out, wrap the dowel in thin shavings set in glue, fit it dry, glue, square and lean held.", risk: "A wrap too thick splits the socket.", hands_min: [15, 35], fits: (d, f) => woody(f) && d.play_mm > GLUE_PLAY_MM && d.joint === "dowel", places: (d) => [looseFaces(d, CLOSED_FILM_MM)] },
-    { ...BOND, way: "bridge", label: "Bridge the play with thickened glue", how: "Old glue out, thickened adhesive that fills the play, square and lean held.", risk: "Never comes apart again without cutting.", fits: (d) => d.play_mm > GLUE_PLAY_MM, not_first: (_, f) => (woody(f) ? "wood in wood can be opened again, thickened epoxy can't" : undefined), places: (d) => [looseFaces(d, d.play_mm / 2, [0, Math.max(d.play_mm / 2, 0.3)])] },
+    {
+      ...BOND,
+      way: "slip",
+      label: "Take up the play with slips",
+      how: "Old glue out, glue thin slips of the same wood on the cheeks, fit them dry, glue, square and lean held.",
+      risk: "A slip on one side alone moves the shoulder: both sides by half.",
+      hands_min: [20, 45],
+      fits: (d, f) => woody(f) && d.play_mm > GLUE_PLAY_MM && d.joint !== "dowel",
+      places: (d) => [looseFaces(d, CLOSED_FILM_MM)],
+    },
+    {
+      ...BOND,
+      way: "wrap",
+      label: "Take up the play with a wrap",
+      how: "Old glue out, wrap the dowel in thin shavings set in glue, fit it dry, glue, square and lean held.",
+      risk: "A wrap too thick splits the socket.",
+      hands_min: [15, 35],
+      fits: (d, f) => woody(f) && d.play_mm > GLUE_PLAY_MM && d.joint === "dowel",
+      places: (d) => [looseFaces(d, CLOSED_FILM_MM)],
+    },
+    {
+      ...BOND,
+      way: "bridge",
+      label: "Bridge the play with thickened glue",
+      how: "Old glue out, thickened adhesive that fills the play, square and lean held.",
+      risk: "Never comes apart again without cutting.",
+      fits: (d) => d.play_mm > GLUE_PLAY_MM,
+      not_first: (_, f) => (woody(f) ? "wood in wood can be opened again, thickened epoxy can't" : undefined),
+      places: (d) => [looseFaces(d, d.play_mm / 2, [0, Math.max(d.play_mm / 2, 0.3)])],
+    },
     LEAVE,
   ],
 };

@@ -40,7 +40,17 @@ const FOIL_MM = 10;
 function looseFoil(made: readonly TakenPlace[], { on }: WayFacts): TakenPlace[] {
   const lead = made.find(({ kind }) => kind === "void");
   if (on.substrate !== "mdf-vinyl" || !lead || made.some(({ kind }) => kind === "faces")) return [];
-  return [{ name: "foil", kind: "faces", label: "Loose foil at the edge", area_mm2: (lead.length_mm ?? 10) * FOIL_MM, film_mm: 0.1, takes: ["adhesive"], only: { adhesive: ["contact-adhesive"] } }];
+  return [
+    {
+      name: "foil",
+      kind: "faces",
+      label: "Loose foil at the edge",
+      area_mm2: (lead.length_mm ?? 10) * FOIL_MM,
+      film_mm: 0.1,
+      takes: ["adhesive"],
+      only: { adhesive: ["contact-adhesive"] },
+    },
+  ];
 }
 
 /** Finishes that are levelled with a surfacer, and those that get a coat. */
@@ -63,7 +73,16 @@ function finishing(made: readonly TakenPlace[], { finish, on }: WayFacts): Taken
     "colour",
     ...(TOPPED.includes(finish.finish) && (finish.finish !== "dye" || on.family === "skin") ? (["topcoat"] as const) : []),
   ];
-  return [{ name: "surface", kind: "surface", label: "Surface of the repair", area_mm2: opening * FADE, takes, ...(CLEAR_FILMS.includes(finish.finish) ? { only: TONED } : {}) }];
+  return [
+    {
+      name: "surface",
+      kind: "surface",
+      label: "Surface of the repair",
+      area_mm2: opening * FADE,
+      takes,
+      ...(CLEAR_FILMS.includes(finish.finish) ? { only: TONED } : {}),
+    },
+  ];
 }
 
 /** Fibrous stuff whose cut edge is locked before a fill. */

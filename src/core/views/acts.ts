@@ -43,14 +43,37 @@ function actOf(op: Operation, byId: ReadonlyMap<string, Operation>, worked: Work
   const timed = op.after.map((edge) => edgeTimes(edge, worked));
   const never = timed.find(({ never: reason }) => reason !== undefined);
   if (never?.never) return { op, state: "never", because: never.never, needs: "reason" };
-  const latest = timed.reduce<(typeof timed)[number] | undefined>((best, each) => (best === undefined || each.from > best.from ? each : best), undefined);
+  const latest = timed.reduce<(typeof timed)[number] | undefined>(
+    (best, each) => (best === undefined || each.from > best.from ? each : best),
+    undefined,
+  );
   const closing = timed.filter(({ until }) => until !== undefined).sort((a, b) => (a.until ?? 0) - (b.until ?? 0))[0];
   const from = latest?.from ?? 0;
   const until = closing?.until;
   const clock = closing?.clock ?? latest?.clock;
-  const times = { ...(latest && latest.waits ? { from, since: latest.since } : {}), ...(until === undefined ? {} : { until, since: closing?.since ?? from }), ...(clock ? { clock } : {}) };
-  if (from > now) return { op, state: "too-early", ...times, because: `${capital(latest?.because ?? "")}: ${formatMinutes((now - (latest?.since ?? now)) / MINUTE)} of ${formatMinutes((from - (latest?.since ?? from)) / MINUTE)}.`, consequence: tooEarly(op), needs: "reason" };
-  if (until !== undefined && until < now) return { op, state: "too-late", ...times, because: `${capital(closing?.because ?? "")}: the window has closed.`, consequence: tooLate(op), needs: "reason" };
+  const times = {
+    ...(latest && latest.waits ? { from, since: latest.since } : {}),
+    ...(until === undefined ? {} : { until, since: closing?.since ?? from }),
+    ...(clock ? { clock } : {}),
+  };
+  if (from > now)
+    return {
+      op,
+      state: "too-early",
+      ...times,
+      because: `${capital(latest?.because ?? "")}: ${formatMinutes((now - (latest?.since ?? now)) / MINUTE)} of ${formatMinutes((from - (latest?.since ?? from)) / MINUTE)}.`,
+      consequence: tooEarly(op),
+      needs: "reason",
+    };
+  if (until !== undefined && until < now)
+    return {
+      op,
+      state: "too-late",
+      ...times,
+      because: `${capital(closing?.because ?? "")}: the window has closed.`,
+      consequence: tooLate(op),
+      needs: "reason",
+    };
   return { op, state: "now", ...times, because: latest?.because ?? "", needs: "nothing" };
 }
 
@@ -71,11 +94,19 @@ function edgeTimes({ op, min_min, max_min, stage, closes, because }: Operation["
   const at = (name: string | undefined) => clock?.stages.find((each) => each.stage === name);
   const opens = at(stage);
   const shuts = at(closes);
-  if (opens && opens.at === undefined) return { from: Infinity, since, never: opens.reason ?? "It does not cure here.", waits: true, because };
+  if (opens && opens.at === undefined)
+    return { from: Infinity, since, never: opens.reason ?? "It does not cure here.", waits: true, because };
   const skipped = marks.get(op)?.status === "skipped";
   const from = skipped ? since : (opens?.at ?? since + min_min * MINUTE);
   const until = skipped ? undefined : (shuts?.at ?? (max_min === undefined ? undefined : since + max_min * MINUTE));
-  return { from, since, ...(until === undefined ? {} : { until }), ...(clock ? { clock: op } : {}), waits: min_min >= 1 && !skipped, because };
+  return {
+    from,
+    since,
+    ...(until === undefined ? {} : { until }),
+    ...(clock ? { clock: op } : {}),
+    waits: min_min >= 1 && !skipped,
+    because,
+  };
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
@@ -113,4 +144,5 @@ const LATE: Partial<Readonly<Record<Operation["kind"], string>>> = {
   texture: "It has skinned: no tool leaves a grain in it.",
 };
 const tooLate = ({ kind }: Operation): string => LATE[kind] ?? "The window for it has closed.";
-const outOfOrder = ({ kind }: Operation): string => (kind === "sign" ? "The record says what was left open." : "What it stands on is not done: it may have to be undone again.");
+const outOfOrder = ({ kind }: Operation): string =>
+  kind === "sign" ? "The record says what was left open." : "What it stands on is not done: it may have to be undone again.";

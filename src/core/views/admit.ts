@@ -1,6 +1,6 @@
-import { inSentence } from "../units";
 import type { EventBody, EventKind } from "../record/events.schema";
 import type { Treatment } from "../record/treatment";
+import { inSentence } from "../units";
 import { actsOf } from "./acts";
 import type { Worked } from "./worked";
 
@@ -15,23 +15,29 @@ export interface Asked {
 type Check<K extends EventKind> = (asked: Asked, body: Extract<EventBody, { kind: K }>) => string | undefined;
 
 const needsSurvey = ({ treatment }: Asked) => (treatment.damages.length > 0 ? undefined : "Survey the damage first.");
-const needsPlan = ({ treatment, worked }: Asked) => needsSurvey({ treatment, worked, at: 0 }) ?? (worked ? undefined : "Choose the materials at Match first.");
+const needsPlan = ({ treatment, worked }: Asked) =>
+  needsSurvey({ treatment, worked, at: 0 }) ?? (worked ? undefined : "Choose the materials at Match first.");
 
 /** What must be true before an entry may stand in the log; a kind that is missing is always admitted. */
 const CHECKS: { readonly [K in EventKind]?: Check<K> } = {
-  matched: ({ treatment }, { damage = "d1" }) => (treatment.damages.some(({ id }) => id === damage) ? undefined : "Survey the damage first."),
+  matched: ({ treatment }, { damage = "d1" }) =>
+    treatment.damages.some(({ id }) => id === damage) ? undefined : "Survey the damage first.",
   done: admitDone,
   skipped: (asked, { op }) => needsPlan(asked) ?? knownOp(asked, op),
   "round-opened": (asked, { places }) => {
     const known = new Set(asked.worked?.repair.places.map(({ id }) => id));
-    return needsPlan(asked) ?? places.filter((place) => !known.has(place)).map((place) => `There is no place ${place} in this treatment.`)[0];
+    return (
+      needsPlan(asked) ?? places.filter((place) => !known.has(place)).map((place) => `There is no place ${place} in this treatment.`)[0]
+    );
   },
   closed: (asked) => (asked.treatment.closed ? "It is closed already." : needsSurvey(asked)),
   reopened: ({ treatment }) => (treatment.closed ? undefined : "It is not closed."),
 };
 
 function knownOp({ worked }: Asked, op: string): string | undefined {
-  return worked?.repair.operations.some(({ id }) => id === op) ? undefined : `There is no operation ${op} in this plan: it may have changed since you opened the page.`;
+  return worked?.repair.operations.some(({ id }) => id === op)
+    ? undefined
+    : `There is no operation ${op} in this plan: it may have changed since you opened the page.`;
 }
 
 /** Too early, too late and out of order are possible with a reason, which the record keeps; a second time is not. */

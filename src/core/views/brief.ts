@@ -62,7 +62,12 @@ export function briefOf(treatment: Treatment, worked: Worked | undefined, now: n
   if (!treatment.settled) return { closed: false, station: "match", idle: MATCH, acts };
   const open = worked?.repair.operations.filter(({ id }) => !worked.marks.has(id)) ?? [];
   const station = STATION_ORDER.find((each) => open.some((operation) => operation.station === each)) ?? "close";
-  return { closed: false, station, idle: { title: `Look at ${stationLabel(station)}`, why: "Everything else waits for something.", hands_min: 5 }, acts };
+  return {
+    closed: false,
+    station,
+    idle: { title: `Look at ${stationLabel(station)}`, why: "Everything else waits for something.", hands_min: 5 },
+    acts,
+  };
 }
 
 function frontier(worked: Worked, numbers: ReadonlyMap<string, number>, now: number): BriefAct[] {
@@ -71,16 +76,36 @@ function frontier(worked: Worked, numbers: ReadonlyMap<string, number>, now: num
     .map((act) => briefAct(act, worked, numbers));
 }
 
-function briefAct({ op, from, until, since, clock, state, because, consequence }: Act, worked: Worked, numbers: ReadonlyMap<string, number>): BriefAct {
+function briefAct(
+  { op, from, until, since, clock, state, because, consequence }: Act,
+  worked: Worked,
+  numbers: ReadonlyMap<string, number>,
+): BriefAct {
   const tokens = [...new Set(op.places.flatMap((place) => numbers.get(place.split("/")[0] ?? "") ?? []))].sort((a, b) => a - b);
   const material = clock ? worked.clocks.get(clock)?.material : undefined;
-  return { op: op.id, station: op.station, title: brief(op.text), why: op.why, hands_min: middle(op.hands_min), tokens, ...(from === undefined ? {} : { from }), ...(until === undefined ? {} : { until }), ...(since === undefined ? {} : { since }), ...(state === "never" ? { never: because } : {}), hands_off: consequence ?? "", ...(material ? { material } : {}) };
+  return {
+    op: op.id,
+    station: op.station,
+    title: brief(op.text),
+    why: op.why,
+    hands_min: middle(op.hands_min),
+    tokens,
+    ...(from === undefined ? {} : { from }),
+    ...(until === undefined ? {} : { until }),
+    ...(since === undefined ? {} : { since }),
+    ...(state === "never" ? { never: because } : {}),
+    hands_off: consequence ?? "",
+    ...(material ? { material } : {}),
+  };
 }
 
 const CLOSING_MS = 15 * 60_000;
 
 /** Where one act stands at `now`. Closing: the last 15 minutes, or the last quarter, of an open window. */
-export function stateOf({ from = 0, until, since = from, never }: Pick<BriefAct, "from" | "until" | "since" | "never">, now: number): NextAct["state"] | "missed" {
+export function stateOf(
+  { from = 0, until, since = from, never }: Pick<BriefAct, "from" | "until" | "since" | "never">,
+  now: number,
+): NextAct["state"] | "missed" {
   if (never !== undefined) return "never";
   if (from > now) return "off";
   if (until === undefined) return "go";
@@ -104,11 +129,36 @@ export function actAt({ closed, station, idle, acts, broken }: ActBrief, now: nu
   if (broken !== undefined) return { state: "never", station, tokens: [], title: "Can’t be worked out", why: broken, hands_min: 5 };
   const ranked = acts
     .map((act, i) => ({ act, i, state: stateOf(act, now) }))
-    .sort((a, b) => URGENCY[a.state] - URGENCY[b.state] || (a.state === "off" ? (a.act.from ?? 0) - (b.act.from ?? 0) : (a.act.until ?? Infinity) - (b.act.until ?? Infinity)) || a.i - b.i);
+    .sort(
+      (a, b) =>
+        URGENCY[a.state] - URGENCY[b.state] ||
+        (a.state === "off" ? (a.act.from ?? 0) - (b.act.from ?? 0) : (a.act.until ?? Infinity) - (b.act.until ?? Infinity)) ||
+        a.i - b.i,
+    );
   const [first] = ranked;
-  if (!first || ((station === "survey" || station === "match") && first.state !== "closing" && first.state !== "never")) return { state: "go", station, tokens: [], ...idle };
+  if (!first || ((station === "survey" || station === "match") && first.state !== "closing" && first.state !== "never"))
+    return { state: "go", station, tokens: [], ...idle };
   const { act, state } = first;
   const { title, hands_min, op, tokens, from, until, since, material } = act;
-  const why = state === "off" ? act.hands_off : state === "never" ? (act.never ?? "") : state === "missed" ? "Its window has closed: look, and say why at its station." : act.why;
-  return { state: state === "missed" ? "go" : state, station: act.station, op, title: state === "never" ? "It does not cure here" : title, why, hands_min, tokens, ...(from === undefined || state === "missed" ? {} : { from }), ...(until === undefined || state === "missed" ? {} : { until }), ...(since === undefined ? {} : { since }), ...(material ? { material } : {}) };
+  const why =
+    state === "off"
+      ? act.hands_off
+      : state === "never"
+        ? (act.never ?? "")
+        : state === "missed"
+          ? "Its window has closed: look, and say why at its station."
+          : act.why;
+  return {
+    state: state === "missed" ? "go" : state,
+    station: act.station,
+    op,
+    title: state === "never" ? "It does not cure here" : title,
+    why,
+    hands_min,
+    tokens,
+    ...(from === undefined || state === "missed" ? {} : { from }),
+    ...(until === undefined || state === "missed" ? {} : { until }),
+    ...(since === undefined ? {} : { since }),
+    ...(material ? { material } : {}),
+  };
 }

@@ -1,9 +1,9 @@
 import { type MaterialClass, type Range, type Station, stationLabel } from "../catalogue";
 import { type OwnerLine, ownerLines } from "../close/ownerDates";
+import { doseGrams } from "../plan/doses";
 import type { BodyOf } from "../record/events.schema";
 import { handsMinutes, materialTaken, STATION_ORDER, stationOf, type Treatment } from "../record/treatment";
 import { figure } from "../units";
-import { doseGrams } from "../plan/doses";
 import { brief } from "./acts";
 import type { Worked } from "./worked";
 
@@ -90,7 +90,13 @@ export function closingView(treatment: Treatment, worked: Worked, now: number): 
   const fulls = [...clocks.values()].flatMap(({ stages }) => stages.filter(({ stage }) => stage === "full").flatMap(({ at }) => at ?? []));
   return {
     review: reviewOf(treatment, operations),
-    rounds: repair.rounds.map(({ round, at, station, places, because }) => ({ round, at, station: stationLabel(station), places, because })),
+    rounds: repair.rounds.map(({ round, at, station, places, because }) => ({
+      round,
+      at,
+      station: stationLabel(station),
+      places,
+      because,
+    })),
     against: againstWords(treatment, worked),
     hands_min: handsMinutes(treatment),
     planned_min: repair.hands_min,
@@ -99,8 +105,17 @@ export function closingView(treatment: Treatment, worked: Worked, now: number): 
     elapsed_min: first ? (end - Date.parse(first.at)) / 60_000 : 0,
     owner: ownerOf(treatment, worked),
     ...(fulls.length > 0 ? { full_at: Math.max(...fulls) } : {}),
-    operations: operations.map(({ id, station, round, text, hands_min, status }) => ({ id, station, round, text: text.slice(0, 1000), hands_min, status })),
-    open: STATION_ORDER.filter((station) => station !== "close" && operations.some((operation) => operation.station === station && operation.status === "open")).map(stationLabel),
+    operations: operations.map(({ id, station, round, text, hands_min, status }) => ({
+      id,
+      station,
+      round,
+      text: text.slice(0, 1000),
+      hands_min,
+      status,
+    })),
+    open: STATION_ORDER.filter(
+      (station) => station !== "close" && operations.some((operation) => operation.station === station && operation.status === "open"),
+    ).map(stationLabel),
     ...(closed ? { closed: { at: closed.at, notes: closed.body.notes, signed_by: closed.body.signed_by } } : {}),
   };
 }
@@ -109,12 +124,24 @@ type Told = NonNullable<BodyOf<"closed">["operations"]>[number];
 
 /** A signed record keeps its own words and figures; an open one tells the plan as it stands. */
 function signedOperations({ closed }: Treatment, { repair }: Worked): readonly Told[] {
-  return closed?.body.operations ?? repair.operations.map(({ id, station, round, text, hands_min, status }) => ({ id, station, round, text, hands_min: (hands_min[0] + hands_min[1]) / 2, status }));
+  return (
+    closed?.body.operations ??
+    repair.operations.map(({ id, station, round, text, hands_min, status }) => ({
+      id,
+      station,
+      round,
+      text,
+      hands_min: (hands_min[0] + hands_min[1]) / 2,
+      status,
+    }))
+  );
 }
 
 /** Planned against done, a row for each station that had something to do. */
 function reviewOf(treatment: Treatment, operations: readonly Told[]): ReviewRow[] {
-  return STATION_ORDER.filter((station) => station === "survey" || station === "match" || operations.some((operation) => operation.station === station)).map((station) => {
+  return STATION_ORDER.filter(
+    (station) => station === "survey" || station === "match" || operations.some((operation) => operation.station === station),
+  ).map((station) => {
     const here = operations.filter((operation) => operation.station === station);
     const entries = treatment.entries.filter((entry) => stationOf(entry) === station);
     const why = entries.flatMap(({ body }) => reasonIn(body, here));
@@ -137,7 +164,8 @@ function reviewOf(treatment: Treatment, operations: readonly Told[]): ReviewRow[
 
 function reasonIn(body: Treatment["entries"][number]["body"], operations: readonly Told[]): string[] {
   if (body.kind === "skipped") return [`Left out: ${nameOf(body.op, operations)}: ${body.reason}`];
-  if (body.kind === "done" && body.against) return [`${AGAINST[body.against.state]}: ${nameOf(body.op, operations)}: ${body.against.because}`];
+  if (body.kind === "done" && body.against)
+    return [`${AGAINST[body.against.state]}: ${nameOf(body.op, operations)}: ${body.against.because}`];
   if (body.kind === "round-opened") return [`Back to ${stationLabel(body.station)}: ${body.because}`];
   if (body.kind === "surveyed" && body.way) return [body.way.reason];
   if (body.kind === "braced" && body.reason) return [body.reason];
@@ -155,7 +183,8 @@ function againstWords(treatment: Treatment, { repair }: Worked): string[] {
   return treatment.entries.flatMap(({ body }) => {
     if (body.kind !== "done" || !body.against) return [];
     const { state, because, passed_min, asked_min } = body.against;
-    const times = passed_min !== undefined && asked_min !== undefined ? ` after ${Math.round(passed_min)} of ${Math.round(asked_min)} min` : "";
+    const times =
+      passed_min !== undefined && asked_min !== undefined ? ` after ${Math.round(passed_min)} of ${Math.round(asked_min)} min` : "";
     return [`${AGAINST[state]}${times}: ${nameOf(body.op, repair.operations)}. ${because}`];
   });
 }
@@ -165,5 +194,13 @@ function ownerOf(treatment: Treatment, { repair }: Worked): OwnerLine[] {
   const chain: MaterialClass[] = repair.links.map(({ material }) => material);
   const early = treatment.entries.some(({ body }) => body.kind === "done" && body.against?.state === "too-early");
   const weak = repair.refer.some(({ code }) => code === "no-load");
-  return ownerLines({ chain, ceramic: repair.damages.some(({ context }) => context.f.on.family === "ceramic"), food: services.some(({ food }) => food === true), washed: services.some(({ wet }) => wet === true), load: services.some(({ load }) => load === true), early, weak });
+  return ownerLines({
+    chain,
+    ceramic: repair.damages.some(({ context }) => context.f.on.family === "ceramic"),
+    food: services.some(({ food }) => food === true),
+    washed: services.some(({ wet }) => wet === true),
+    load: services.some(({ load }) => load === true),
+    early,
+    weak,
+  });
 }

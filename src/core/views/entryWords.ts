@@ -28,19 +28,25 @@ function started(start: BodyOf<"done">["start"]): string {
 
 /** Each kind of entry in the words of the log; complete by type. */
 const SAY: Sayings = {
-  surveyed: ({ damage, survey, way, title }) => `Surveyed${damage && damage !== "d1" ? ` ${title ?? damage}` : ""}: ${DAMAGE_LABELS[survey.damage.kind].toLowerCase()}, ${lossOf(survey.damage).size}${way ? `. ${wayLabel(survey.damage.kind, way.way)}: ${way.reason}` : ""}`,
+  surveyed: ({ damage, survey, way, title }) =>
+    `Surveyed${damage && damage !== "d1" ? ` ${title ?? damage}` : ""}: ${DAMAGE_LABELS[survey.damage.kind].toLowerCase()}, ${lossOf(survey.damage).size}${way ? `. ${wayLabel(survey.damage.kind, way.way)}: ${way.reason}` : ""}`,
   "step-added": ({ text }) => `Added: ${text}`,
-  "dry-run": ({ minutes, two_marks, items }) => `Dry run: ${plain(minutes)} min, ${counted(items.length, "thing")} on the clamp map, ${two_marks ? "two marks meet" : "no marks"}`,
+  "dry-run": ({ minutes, two_marks, items }) =>
+    `Dry run: ${plain(minutes)} min, ${counted(items.length, "thing")} on the clamp map, ${two_marks ? "two marks meet" : "no marks"}`,
   "shards-mapped": ({ count, touching }) => `Mapped ${count} shards, ${counted(touching.length, "touch", "touches")}`,
   "form-chosen": ({ form, reason }) => `Form: ${form}${reason ? `. ${reason}` : ""}`,
-  braced: ({ brace, size, judged_by, reason }) => `Brace: ${brace}${size.diameter_mm ? ` Ø ${plain(size.diameter_mm)} mm` : ""}${judged_by?.load_N ? `, judged by ${plain(judged_by.load_N)} N` : ""}${reason ? `. ${reason}` : ""}`,
+  braced: ({ brace, size, judged_by, reason }) =>
+    `Brace: ${brace}${size.diameter_mm ? ` Ø ${plain(size.diameter_mm)} mm` : ""}${judged_by?.load_N ? `, judged by ${plain(judged_by.load_N)} N` : ""}${reason ? `. ${reason}` : ""}`,
   marked: () => "Moved the mark on the condition map",
-  matched: ({ stance, chain }) => `Chose ${chain.map((link) => `${inSentence(materialTaken(link).name)}${link.because ? ` (against the rules: ${link.because})` : ""}`).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,
+  matched: ({ stance, chain }) =>
+    `Chose ${chain.map((link) => `${inSentence(materialTaken(link).name)}${link.because ? ` (against the rules: ${link.because})` : ""}`).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,
   done: ({ op, start, note, surface_mm, found, against }, names) =>
     [
       `${opName(op, names)}${started(start)}`,
       surface_mm === undefined ? "" : `measured ${plain(Math.abs(surface_mm), 2)} mm ${surface_mm < 0 ? "low" : "proud"}`,
-      Object.entries(found ?? {}).map(([place, what]) => `${place}: ${what}`).join(", "),
+      Object.entries(found ?? {})
+        .map(([place, what]) => `${place}: ${what}`)
+        .join(", "),
       note ?? "",
       against ? `${AGAINST[against.state]}, because ${against.because}` : "",
     ]

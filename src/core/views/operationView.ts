@@ -7,7 +7,8 @@ import type { Act } from "./acts";
 import type { Worked } from "./worked";
 
 /** An operation as a page shows it: words, figures, what may be done, what was done. Plain data. */
-export interface OperationView extends Pick<Operation, "id" | "round" | "station" | "kind" | "text" | "why" | "done_when" | "hands_min" | "places" | "status"> {
+export interface OperationView
+  extends Pick<Operation, "id" | "round" | "station" | "kind" | "text" | "why" | "done_when" | "hands_min" | "places" | "status"> {
   readonly state: Act["state"];
   readonly from?: number;
   readonly until?: number;
@@ -27,7 +28,14 @@ export interface OperationView extends Pick<Operation, "id" | "round" | "station
   /** What its clock starts with; absent = it starts none. */
   readonly start?: Omit<Start, "climate" | "parts">;
   readonly starts?: "mixed" | "clamped" | "coated";
-  readonly mark?: { readonly entry: string; readonly at: string; readonly by?: string; readonly words: string; readonly hands_min?: number; readonly against?: NonNullable<BodyOf<"done">["against"]> };
+  readonly mark?: {
+    readonly entry: string;
+    readonly at: string;
+    readonly by?: string;
+    readonly words: string;
+    readonly hands_min?: number;
+    readonly against?: NonNullable<BodyOf<"done">["against"]>;
+  };
 }
 
 /** A place as it stands in the list that chooses. */
@@ -50,8 +58,31 @@ export function operationViews(treatment: Treatment, worked: Worked, acts: reado
   return acts.map((act) => viewOf(act, worked, numbers, labels));
 }
 
-function viewOf({ op, state, from, until, since, because, consequence }: Act, worked: Worked, numbers: ReadonlyMap<string, number>, labels: ReadonlyMap<string, string>): OperationView {
-  const { id, round, station, kind, text, why, done_when, hands_min, places, status, role, portions, parts, mass_g, batches, starts, mind } = op;
+function viewOf(
+  { op, state, from, until, since, because, consequence }: Act,
+  worked: Worked,
+  numbers: ReadonlyMap<string, number>,
+  labels: ReadonlyMap<string, string>,
+): OperationView {
+  const {
+    id,
+    round,
+    station,
+    kind,
+    text,
+    why,
+    done_when,
+    hands_min,
+    places,
+    status,
+    role,
+    portions,
+    parts,
+    mass_g,
+    batches,
+    starts,
+    mind,
+  } = op;
   const link = worked.repair.links.find((each) => each.id === op.link);
   const mark = worked.marks.get(id);
   return {
@@ -79,15 +110,36 @@ function viewOf({ op, state, from, until, since, because, consequence }: Act, wo
     ...(parts && parts.length > 1 ? { parts } : {}),
     ...(mass_g === undefined ? {} : { mass_g }),
     ...(batches && batches > 1 ? { batches } : {}),
-    ...(starts && op.class ? { starts, start: { class: op.class, thickness_mm: op.thickness_mm ?? link?.material.cure.at_mm ?? 1, ...(link?.product && link.class === op.class ? { product: link.product } : {}) } } : {}),
+    ...(starts && op.class
+      ? {
+          starts,
+          start: {
+            class: op.class,
+            thickness_mm: op.thickness_mm ?? link?.material.cure.at_mm ?? 1,
+            ...(link?.product && link.class === op.class ? { product: link.product } : {}),
+          },
+        }
+      : {}),
     ...(mark ? { mark: markView(mark.entry, mark.at, mark.by, mark.body) } : {}),
   };
 }
 
-function markView(entry: string, at: string, by: string | undefined, body: BodyOf<"done"> | BodyOf<"skipped">): NonNullable<OperationView["mark"]> {
+function markView(
+  entry: string,
+  at: string,
+  by: string | undefined,
+  body: BodyOf<"done"> | BodyOf<"skipped">,
+): NonNullable<OperationView["mark"]> {
   if (body.kind === "skipped") return { entry, at, ...(by ? { by } : {}), words: body.reason };
   const words = [...Object.values(body.found ?? {}), ...(body.note ? [body.note] : [])].join(". ");
-  return { entry, at, ...(by ? { by } : {}), words, ...(body.hands_min === undefined ? {} : { hands_min: body.hands_min }), ...(body.against ? { against: body.against } : {}) };
+  return {
+    entry,
+    at,
+    ...(by ? { by } : {}),
+    words,
+    ...(body.hands_min === undefined ? {} : { hands_min: body.hands_min }),
+    ...(body.against ? { against: body.against } : {}),
+  };
 }
 
 /** The places of a treatment, with where each stands. */
@@ -95,6 +147,15 @@ export function placeViews(treatment: Treatment, worked: Worked): PlaceView[] {
   const numbers = new Map(treatment.damages.map(({ id }, i) => [id, i + 1]));
   return worked.repair.places.map((place) => {
     const open = worked.repair.operations.find(({ id, places }) => places.includes(place.id) && !worked.marks.has(id));
-    return { id: place.id, damage: place.damage, number: numbers.get(place.damage) ?? 1, label: place.label, size: placeSize(place), kind: place.kind, station: open?.station ?? "close", round: open?.round ?? 1 };
+    return {
+      id: place.id,
+      damage: place.damage,
+      number: numbers.get(place.damage) ?? 1,
+      label: place.label,
+      size: placeSize(place),
+      kind: place.kind,
+      station: open?.station ?? "close",
+      round: open?.round ?? 1,
+    };
   });
 }

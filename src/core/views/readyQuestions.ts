@@ -1,4 +1,5 @@
 import type { MaterialClass } from "../catalogue";
+import { middle } from "../catalogue";
 import { aidsFor } from "../match/aids";
 import { factsOf } from "../match/case";
 import { workingRange } from "../match/working";
@@ -7,7 +8,6 @@ import { matchInputOf } from "../plan/matchInput";
 import { joinsASitting } from "../ready/assembly";
 import type { FormFacts } from "../ready/forms.data";
 import { volumeOf } from "../survey/place";
-import { middle } from "../catalogue";
 
 /** How the shards of a break are shared out among sittings. */
 export interface SittingFacts {
@@ -40,7 +40,10 @@ export function formQuestion({ context, links, places }: WorkedDamage, temp_C: n
   const lost = places.filter(({ kind }) => kind === "void");
   if (!filler || lost.length === 0) return undefined;
   const { damage, survey, f } = context;
-  const asked = factsOf({ ...matchInputOf({ substrate: f.on.substrate as never, finish: f.finish.finish as never }, survey, damage, temp_C), stance: f.stance });
+  const asked = factsOf({
+    ...matchInputOf({ substrate: f.on.substrate as never, finish: f.finish.finish as never }, survey, damage, temp_C),
+    stance: f.stance,
+  });
   const { twin } = survey.inspected ?? {};
   return {
     facts: {

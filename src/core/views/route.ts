@@ -59,16 +59,31 @@ function stopOf(station: Station, { treatment, worked, act, tokens, wall, now }:
     station,
     label: stationLabel(station),
     status,
-    sub: status === "walked" && lastAt !== undefined ? wall.when(lastAt, now) : open.length > 0 ? subOf(open) : status === "unneeded" ? "not needed" : "",
+    sub:
+      status === "walked" && lastAt !== undefined
+        ? wall.when(lastAt, now)
+        : open.length > 0
+          ? subOf(open)
+          : status === "unneeded"
+            ? "not needed"
+            : "",
     tokens: standing,
     ...(wait !== undefined && wait >= SHORTEST_WAIT_MIN ? { wait: formatMinutes(wait) } : {}),
     ...(loop && open.length > 0 ? { loop: { words: `round ${treatment.rounds.indexOf(loop) + 2}: ${loop.body.because}` } } : {}),
   };
 }
 
-const subOf = (open: ReadonlyArray<{ readonly hands_min: readonly [number, number] }>) => `${open.length} to do, ${formatMinutes(open.reduce((sum, { hands_min }) => sum + (hands_min[0] + hands_min[1]) / 2, 0))}`;
+const subOf = (open: ReadonlyArray<{ readonly hands_min: readonly [number, number] }>) =>
+  `${open.length} to do, ${formatMinutes(open.reduce((sum, { hands_min }) => sum + (hands_min[0] + hands_min[1]) / 2, 0))}`;
 
-function statusOf(station: Station, here: Station | undefined, treatment: Treatment, count: number, open: number, touched: boolean): RouteStop["status"] {
+function statusOf(
+  station: Station,
+  here: Station | undefined,
+  treatment: Treatment,
+  count: number,
+  open: number,
+  touched: boolean,
+): RouteStop["status"] {
   if (station === here) return "now";
   if (station === "survey") return treatment.damages.length > 0 ? "walked" : "to-come";
   if (station === "match") return treatment.settled ? "walked" : "to-come";
@@ -86,7 +101,9 @@ function lastDone(station: Station, treatment: Treatment, worked: Worked | undef
     return entry && Date.parse(entry.at);
   }
   if (station === "close" && treatment.closed) return Date.parse(treatment.closed.at);
-  const times = (worked?.repair.operations ?? []).filter((operation) => operation.station === station).flatMap(({ id }) => worked?.marks.get(id)?.at ?? []);
+  const times = (worked?.repair.operations ?? [])
+    .filter((operation) => operation.station === station)
+    .flatMap(({ id }) => worked?.marks.get(id)?.at ?? []);
   return times.length > 0 ? Math.max(...times.map((at) => Date.parse(at))) : undefined;
 }
 
@@ -94,7 +111,9 @@ function lastDone(station: Station, treatment: Treatment, worked: Worked | undef
 function longestWait(station: Station, worked: Worked | undefined): number | undefined {
   const operations = worked?.repair.operations ?? [];
   const mine = new Set(operations.filter((operation) => operation.station === station).map(({ id }) => id));
-  const waits = operations.filter((operation) => operation.station !== station && operation.station !== "close").flatMap(({ after }) => after.filter(({ op }) => mine.has(op)).map(({ min_min }) => min_min));
+  const waits = operations
+    .filter((operation) => operation.station !== station && operation.station !== "close")
+    .flatMap(({ after }) => after.filter(({ op }) => mine.has(op)).map(({ min_min }) => min_min));
   return waits.length > 0 ? Math.max(...waits) : undefined;
 }
 
@@ -103,7 +122,10 @@ function tokensOf(treatment: Treatment, worked: Worked | undefined, brief: ActBr
   const at = new Map<Station, Token[]>();
   if (treatment.closed) return at;
   treatment.damages.forEach(({ id, settled }, i) => {
-    const open = worked?.repair.operations.filter((operation) => !worked.marks.has(operation.id) && operation.places.some((place) => place.startsWith(`${id}/`))) ?? [];
+    const open =
+      worked?.repair.operations.filter(
+        (operation) => !worked.marks.has(operation.id) && operation.places.some((place) => place.startsWith(`${id}/`)),
+      ) ?? [];
     const station: Station = !settled ? "match" : (open[0]?.station ?? "close");
     const mine = brief.acts.filter(({ tokens }) => tokens.includes(i + 1));
     const waits = mine.length > 0 && mine.every((act) => stateOf(act, now) === "off");

@@ -31,9 +31,15 @@ const isTimed = ({ from, until, never }: BriefAct) => from !== undefined || unti
 /** One plate for each clock that runs and still decides something; the one whose window closes first stands first. */
 export function platesOf({ acts, closed }: ActBrief, now: number, wall: Wall): Plate[] {
   if (closed) return [];
-  const found = acts.filter(isTimed).flatMap((act) => plateOf(act, now, wall) ?? []).sort(byRank);
+  const found = acts
+    .filter(isTimed)
+    .flatMap((act) => plateOf(act, now, wall) ?? [])
+    .sort(byRank);
   // several acts of one material at one time are one wait
-  return found.filter((plate, i) => found.findIndex((other) => other.material === plate.material && other.sign === plate.sign && other.rank[1] === plate.rank[1]) === i);
+  return found.filter(
+    (plate, i) =>
+      found.findIndex((other) => other.material === plate.material && other.sign === plate.sign && other.rank[1] === plate.rank[1]) === i,
+  );
 }
 
 export function byRank(a: Plate, b: Plate): number {
@@ -46,11 +52,27 @@ function plateOf(act: BriefAct, now: number, wall: Wall): Plate | undefined {
   const state = stateOf(act, now);
   if (state === "never") return { ...base, sign: "never", word: "Does not cure", left: "–", until: act.never ?? "", used: 1, rank: [0, 0] };
   if (state === "off")
-    return { ...base, sign: "off", word: "Don’t touch", left: formatMinutes(Math.max(1, (from - now) / MINUTE)), until: until ? `${title} ${wall.when(from, now)} to ${wall.time(until)}` : `${title} from ${wall.when(from, now)}`, used: share(since, from, now), rank: [1, from] };
+    return {
+      ...base,
+      sign: "off",
+      word: "Don’t touch",
+      left: formatMinutes(Math.max(1, (from - now) / MINUTE)),
+      until: until ? `${title} ${wall.when(from, now)} to ${wall.time(until)}` : `${title} from ${wall.when(from, now)}`,
+      used: share(since, from, now),
+      rank: [1, from],
+    };
   if (state === "missed" || state === "closed") return undefined;
   if (until === undefined && act.material === undefined) return undefined;
   if (until === undefined) return { ...base, sign: "go", word: title, left: "now", until: "no hurry", used: 1, rank: [2, from] };
-  return { ...base, sign: state === "closing" ? "soon" : "go", word: title, left: formatMinutes(Math.max(1, (until - now) / MINUTE)), until: `until ${wall.when(until, now)}`, used: share(Math.max(from, since), until, now), rank: [state === "closing" ? 0 : 1, until] };
+  return {
+    ...base,
+    sign: state === "closing" ? "soon" : "go",
+    word: title,
+    left: formatMinutes(Math.max(1, (until - now) / MINUTE)),
+    until: `until ${wall.when(until, now)}`,
+    used: share(Math.max(from, since), until, now),
+    rank: [state === "closing" ? 0 : 1, until],
+  };
 }
 
 function share(from: number, to: number, now: number): number {

@@ -35,7 +35,12 @@ export function logOf(...entries: readonly Told[]): LogEntry[] {
 
 export const idOf = (seq: number): string => `00000000-0000-4000-8000-${String(seq).padStart(12, "0")}`;
 
-export const surveyed = (damage: Damage = CHIP, service = {}, over: Partial<BodyOf<"surveyed">> = {}): EventBody => ({ kind: "surveyed", survey: { damage, service }, hands_min: 15, ...over });
+export const surveyed = (damage: Damage = CHIP, service = {}, over: Partial<BodyOf<"surveyed">> = {}): EventBody => ({
+  kind: "surveyed",
+  survey: { damage, service },
+  hands_min: 15,
+  ...over,
+});
 
 export const matched: EventBody = {
   kind: "matched",
@@ -51,7 +56,14 @@ export const matched: EventBody = {
 export const done = (op: string, over: Partial<BodyOf<"done">> = {}): EventBody => ({ kind: "done", op, hands_min: 5, ...over });
 
 /** What the chip of the jar has before its fill. */
-export const READY = ["r1/ready/photograph", "r1/ready/clean/d1", "r1/ready/trim/d1", "r1/ready/mask", "r1/ready/key/d1", "r1/fill/dam/d1"] as const;
+export const READY = [
+  "r1/ready/photograph",
+  "r1/ready/clean/d1",
+  "r1/ready/trim/d1",
+  "r1/ready/mask",
+  "r1/ready/key/d1",
+  "r1/fill/dam/d1",
+] as const;
 export const ready: readonly Told[] = READY.map((op, i) => [600 - i * 10, done(op)]);
 
 export const mixed = (layer: number, name: ClassName = "epoxy-putty"): EventBody =>

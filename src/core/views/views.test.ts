@@ -6,7 +6,24 @@ import { entryWords } from "./entryWords";
 import { needsOf } from "./needs";
 import { operationViews, placeViews } from "./operationView";
 import { routeOf } from "./route";
-import { AIR, CHOSEN, done, idOf, JAR, logOf, matched, MINUTE, mixed, NOON, placed, ready, see, surveyed, type Told, WALL } from "./story.fixture";
+import {
+  AIR,
+  CHOSEN,
+  done,
+  idOf,
+  JAR,
+  logOf,
+  MINUTE,
+  matched,
+  mixed,
+  NOON,
+  placed,
+  ready,
+  see,
+  surveyed,
+  type Told,
+  WALL,
+} from "./story.fixture";
 import { worked } from "./worked";
 
 const MIXED: readonly Told[] = [...CHOSEN, ...ready, [80, mixed(1)], [72, placed(1)]];
@@ -28,7 +45,11 @@ describe("what may be done", () => {
 
   test("a window that has shut says so, and asks for a reason", () => {
     const told: Told[] = [...CHOSEN, ...ready, [80, mixed(1)]];
-    expect(see(told).act("r1/fill/place-1/d1/loss")).toMatchObject({ state: "too-late", needs: "reason", consequence: expect.stringContaining("mix again") });
+    expect(see(told).act("r1/fill/place-1/d1/loss")).toMatchObject({
+      state: "too-late",
+      needs: "reason",
+      consequence: expect.stringContaining("mix again"),
+    });
     expect(see(told, -70).act("r1/fill/place-1/d1/loss").state).toBe("now");
   });
 
@@ -38,7 +59,11 @@ describe("what may be done", () => {
   });
 
   test("what was left out blocks nothing after it", () => {
-    const told: Told[] = [...CHOSEN, [600, done("r1/ready/photograph")], [590, { kind: "skipped", op: "r1/ready/clean/d1", reason: "cleaned by the owner" }]];
+    const told: Told[] = [
+      ...CHOSEN,
+      [600, done("r1/ready/photograph")],
+      [590, { kind: "skipped", op: "r1/ready/clean/d1", reason: "cleaned by the owner" }],
+    ];
     expect(see(told).act("r1/ready/trim/d1").state).toBe("now");
   });
 });
@@ -75,12 +100,17 @@ describe("what may be written", () => {
 
 describe("two damages in one treatment", () => {
   const SHARDS = { kind: "shards", shards: 2, break_length_mm: 60, thickness_mm: 6 } as const;
-  const glued: Told = [690, { kind: "matched", damage: "d2", stance: "reversible", chain: [{ role: "adhesive", class: "acrylic-resin-solvent" }] }];
+  const glued: Told = [
+    690,
+    { kind: "matched", damage: "d2", stance: "reversible", chain: [{ role: "adhesive", class: "acrylic-resin-solvent" }] },
+  ];
   const both: Told[] = [[710, surveyed()], [705, surveyed(SHARDS, {}, { damage: "d2", title: "Lid" })], [695, matched], glued];
 
   test("are one list: photographed once, each with its own places and its own materials", () => {
     const { worked: found, treatment } = see(both);
-    expect(found.repair.operations.filter(({ kind }) => kind === "photograph").map(({ places }) => places)).toContainEqual(expect.arrayContaining(["d1/loss", "d2/joins"]));
+    expect(found.repair.operations.filter(({ kind }) => kind === "photograph").map(({ places }) => places)).toContainEqual(
+      expect.arrayContaining(["d1/loss", "d2/joins"]),
+    );
     expect(placeViews(treatment, found).map(({ number }) => number)).toEqual(expect.arrayContaining([1, 2]));
     expect(found.repair.links.map(({ class: name }) => name)).toEqual(expect.arrayContaining(["epoxy-putty", "acrylic-resin-solvent"]));
   });
@@ -88,7 +118,10 @@ describe("two damages in one treatment", () => {
   test("the second is asked for its materials before the treatment is settled", () => {
     const half = readLog(logOf(...both.slice(0, 3)));
     expect([half.settled, half.damages.map(({ settled }) => settled)]).toEqual([false, [true, false]]);
-    expect(actAt(briefOf(half, worked(JAR, half, AIR, { constant_C: 20 }, NOON), NOON), NOON)).toMatchObject({ station: "match", title: "Choose the materials" });
+    expect(actAt(briefOf(half, worked(JAR, half, AIR, { constant_C: 20 }, NOON), NOON), NOON)).toMatchObject({
+      station: "match",
+      title: "Choose the materials",
+    });
   });
 
   test("two clocks run side by side, each with its plate and its wait", () => {
@@ -119,7 +152,9 @@ describe("rounds", () => {
     const { worked: found, treatment, acts } = see(until);
     expect(found.repair.operations.some(({ id }) => id.startsWith("r2/fill/mix-1"))).toBe(true);
     expect(acts.find(({ op }) => op.id === "r1/fill/mix-1/epoxy-putty")?.state).toBe("done");
-    expect(closingView(treatment, found, NOON).rounds).toMatchObject([{ round: 2, station: "Fill", places: ["d1/loss"], because: "a pinhole" }]);
+    expect(closingView(treatment, found, NOON).rounds).toMatchObject([
+      { round: 2, station: "Fill", places: ["d1/loss"], because: "a pinhole" },
+    ]);
     const stop = routeOf(treatment, found, briefOf(treatment, found, NOON), WALL, NOON).find(({ station }) => station === "fill");
     expect(stop?.loop?.words).toBe("round 2: a pinhole");
   });
@@ -161,16 +196,27 @@ describe("what pages show", () => {
   });
 
   test("signed, the record keeps its own words, the sum of hands and what was done against the plan", () => {
-    const early = done(MIX_2, { against: { state: "too-early", because: "the lamp stood on it", passed_min: 80, asked_min: 500 }, start: { class: "epoxy-putty", thickness_mm: 5, climate: AIR, lot: "7" } });
+    const early = done(MIX_2, {
+      against: { state: "too-early", because: "the lamp stood on it", passed_min: 80, asked_min: 500 },
+      start: { class: "epoxy-putty", thickness_mm: 5, climate: AIR, lot: "7" },
+    });
     const { treatment, worked: found } = see([...MIXED, [5, early]]);
     const view = closingView(treatment, found, NOON);
     expect(view.against).toEqual([expect.stringMatching(/^Too early after 80 of 500 min: mix .*the lamp stood on it$/)]);
     expect(view.hands_min).toBe(15 + 10 + 9 * 5);
-    expect(view.review.find(({ station }) => station === "fill")).toMatchObject({ changed: true, why: [expect.stringContaining("the lamp stood on it")] });
-    expect(materialsUsed(treatment, found).map(({ material, lot }) => [material, lot])).toEqual([["Epoxy putty", ""], ["Epoxy putty", "7"]]);
+    expect(view.review.find(({ station }) => station === "fill")).toMatchObject({
+      changed: true,
+      why: [expect.stringContaining("the lamp stood on it")],
+    });
+    expect(materialsUsed(treatment, found).map(({ material, lot }) => [material, lot])).toEqual([
+      ["Epoxy putty", ""],
+      ["Epoxy putty", "7"],
+    ]);
     const signed = see([...MIXED, [5, { kind: "closed", notes: "", signed_by: "M.", operations: view.operations }]]);
     expect(signed.act("r1/close/sign").state).toBe("done");
-    expect(closingView(signed.treatment, signed.worked, NOON).operations.map(({ text }) => text)).toEqual(view.operations.map(({ text }) => text));
+    expect(closingView(signed.treatment, signed.worked, NOON).operations.map(({ text }) => text)).toEqual(
+      view.operations.map(({ text }) => text),
+    );
     expect(signed.next.state).toBe("closed");
   });
 
@@ -185,7 +231,9 @@ describe("what pages show", () => {
     expect(says(surveyed())).toBe("Surveyed: edge chip, 34 × 11 × 6 mm");
     expect(says(matched)).toBe("Chose epoxy putty → acrylic paint and pigments → clear acrylic gloss, reversible first");
     expect(says(mixed(1))).toBe("Mix 1.53 g of epoxy putty, epoxy putty (A 1.02 g, B 1.00 g)");
-    expect(says(done("r1/fill/check-fill/d1", { surface_mm: -0.3, note: "one pit" }))).toBe("Fill: check fill. measured 0.3 mm low. one pit");
+    expect(says(done("r1/fill/check-fill/d1", { surface_mm: -0.3, note: "one pit" }))).toBe(
+      "Fill: check fill. measured 0.3 mm low. one pit",
+    );
     expect(says({ kind: "skipped", op: "r1/level/grit-P120/d1", reason: "flat already" })).toBe("Left out: Level: grit P120. flat already");
     expect(says({ kind: "round-opened", station: "fill", places: ["d1/loss"], because: "a pit" })).toBe("Back to Fill, d1/loss: a pit");
     expect(says({ kind: "closed", notes: "sound", signed_by: "M." })).toBe("Signed and closed by M.: sound");

@@ -5,8 +5,8 @@ import type { Shelf } from "../match/case";
 import type { DamageInput } from "../plan/damageContext";
 import type { Air } from "../plan/lag";
 import type { Choice } from "../plan/links";
-import { SCALE_STEP_G } from "../plan/planCalc";
 import type { Operation } from "../plan/plan.schema";
+import { SCALE_STEP_G } from "../plan/planCalc";
 import { type OpMark, type Repair, repairOf } from "../plan/repair";
 import { type DamageRecord, type Mark, materialTaken, type Treatment } from "../record/treatment";
 
@@ -47,14 +47,30 @@ export function damageInput(piece: PieceFacts, damage: DamageRecord): DamageInpu
     finish: part.finish,
     survey: survey.body.survey,
     ...(way ? { way } : {}),
-    choose: choice?.body.chain.map((link): Choice => ({ role: link.role, class: link.class, ...(link.product ? { product: link.product } : {}), ...(link.place ? { place: link.place } : {}), ...(link.because ? { because: link.because } : {}) })) ?? [],
+    choose:
+      choice?.body.chain.map(
+        (link): Choice => ({
+          role: link.role,
+          class: link.class,
+          ...(link.product ? { product: link.product } : {}),
+          ...(link.place ? { place: link.place } : {}),
+          ...(link.because ? { because: link.because } : {}),
+        }),
+      ) ?? [],
     ...(brace && brace.body.brace !== "none" ? { brace: { kind: brace.body.brace, size: brace.body.size } } : {}),
     ...(form ? { form: form.body.form } : {}),
   };
 }
 
 /** The repair as far as damages are settled; undefined where none is. */
-export function worked(piece: PieceFacts, treatment: Treatment, air: Air, climate: CureInput["climate"], now: number, shelf?: Shelf): Worked | undefined {
+export function worked(
+  piece: PieceFacts,
+  treatment: Treatment,
+  air: Air,
+  climate: CureInput["climate"],
+  now: number,
+  shelf?: Shelf,
+): Worked | undefined {
   const damages = treatment.damages.filter(({ settled }) => settled).map((damage) => damageInput(piece, damage));
   if (damages.length === 0) return undefined;
   const input = {
@@ -62,14 +78,34 @@ export function worked(piece: PieceFacts, treatment: Treatment, air: Air, climat
     stance: treatment.stance,
     air,
     tools: { scale_step_g: SCALE_STEP_G },
-    rounds: treatment.rounds.map(({ at, body: { station, places, because, low_mm } }) => ({ station, places, because, at, ...(low_mm === undefined ? {} : { low_mm }) })),
-    own: treatment.added.map(({ step, station, text, why, hands_min, wait_min }) => ({ id: `own/${station}/${step}`, station, text, why, hands_min, wait_min })),
+    rounds: treatment.rounds.map(({ at, body: { station, places, because, low_mm } }) => ({
+      station,
+      places,
+      because,
+      at,
+      ...(low_mm === undefined ? {} : { low_mm }),
+    })),
+    own: treatment.added.map(({ step, station, text, why, hands_min, wait_min }) => ({
+      id: `own/${station}/${step}`,
+      station,
+      text,
+      why,
+      hands_min,
+      wait_min,
+    })),
     at: now,
     ...(shelf ? { shelf } : {}),
   };
   const timed = treatment.damages.flatMap(({ id, dry_run }) => (dry_run ? [{ id, dry_run }] : []));
   const marks = resolved(treatment.marks, timed.length > 0, () => repairOf({ ...input, marks: new Map() }).operations);
-  for (const { id, dry_run } of timed) for (const op of dryRunsOf(id, marks.known)) marks.found.set(op, { entry: dry_run.id, status: "done", at: dry_run.at, body: { kind: "done", op, hands_min: dry_run.body.minutes } });
+  for (const { id, dry_run } of timed)
+    for (const op of dryRunsOf(id, marks.known))
+      marks.found.set(op, {
+        entry: dry_run.id,
+        status: "done",
+        at: dry_run.at,
+        body: { kind: "done", op, hands_min: dry_run.body.minutes },
+      });
   if (treatment.closed) marks.found.set(SIGN, signed(treatment.closed));
   const repair = repairOf({ ...input, marks: opMarks(marks.found) });
   return { repair, marks: marks.found, clocks: clocksOf(marks.found, climate) };
@@ -78,13 +114,28 @@ export function worked(piece: PieceFacts, treatment: Treatment, air: Air, climat
 /** The operation that the signature does. */
 const SIGN = "r1/close/sign";
 
-const signed = ({ id, at, by, body }: NonNullable<Treatment["closed"]>): Mark => ({ entry: id, status: "done", at, ...(by ? { by } : {}), body: { kind: "done", op: SIGN, ...(body.hands_min === undefined ? {} : { hands_min: body.hands_min }) } });
+const signed = ({ id, at, by, body }: NonNullable<Treatment["closed"]>): Mark => ({
+  entry: id,
+  status: "done",
+  at,
+  ...(by ? { by } : {}),
+  body: { kind: "done", op: SIGN, ...(body.hands_min === undefined ? {} : { hands_min: body.hands_min }) },
+});
 
 const opMarks = (marks: ReadonlyMap<string, Mark>) =>
-  new Map([...marks].map(([op, { status, at, body }]): [string, OpMark] => [op, { status, at, ...(body.kind === "done" && body.places ? { places: body.places } : {}) }]));
+  new Map(
+    [...marks].map(([op, { status, at, body }]): [string, OpMark] => [
+      op,
+      { status, at, ...(body.kind === "done" && body.places ? { places: body.places } : {}) },
+    ]),
+  );
 
 /** Marks of the first version say "the second mix": they find their operation by its place among its kind. */
-function resolved(marks: ReadonlyMap<string, Mark>, asked: boolean, operations: () => readonly Operation[]): { readonly found: Map<string, Mark>; readonly known: readonly Operation[] } {
+function resolved(
+  marks: ReadonlyMap<string, Mark>,
+  asked: boolean,
+  operations: () => readonly Operation[],
+): { readonly found: Map<string, Mark>; readonly known: readonly Operation[] } {
   if (!asked && ![...marks.keys()].some((op) => op.startsWith("ordinal/"))) return { found: new Map(marks), known: [] };
   const known = operations();
   return { known, found: new Map([...marks].flatMap(([op, mark]): Array<[string, Mark]> => nth(op, known).map((id) => [id, mark]))) };
@@ -92,7 +143,9 @@ function resolved(marks: ReadonlyMap<string, Mark>, asked: boolean, operations: 
 
 /** A dry run is done by recording its minutes and its clamps, not by a tick. */
 function dryRunsOf(damage: string, operations: readonly Operation[]): string[] {
-  return operations.filter(({ kind, places }) => kind === "dry-run" && places.some((place) => place.startsWith(`${damage}/`))).map(({ id }) => id);
+  return operations
+    .filter(({ kind, places }) => kind === "dry-run" && places.some((place) => place.startsWith(`${damage}/`)))
+    .map(({ id }) => id);
 }
 
 const ORDINALS: Readonly<Record<string, (operation: Operation) => boolean>> = {
@@ -116,7 +169,12 @@ function clocksOf(marks: ReadonlyMap<string, Mark>, climate: CureInput["climate"
   for (const [op, { at, body }] of marks) {
     if (body.kind !== "done" || !body.start) continue;
     const material = materialTaken(body.start);
-    clocks.set(op, { op, start: Date.parse(at), material: material.name, stages: stageTimes({ material, thickness_mm: body.start.thickness_mm, at }, climate) });
+    clocks.set(op, {
+      op,
+      start: Date.parse(at),
+      material: material.name,
+      stages: stageTimes({ material, thickness_mm: body.start.thickness_mm, at }, climate),
+    });
   }
   return clocks;
 }

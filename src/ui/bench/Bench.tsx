@@ -2,14 +2,14 @@
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { PieceKind } from "@/core/catalogue";
-import { actAt, type BriefAct, type NextAct, waitsAt } from "@/core/views/brief";
 import { formatMinutes } from "@/core/units";
+import { actAt, type BriefAct, type NextAct, waitsAt } from "@/core/views/brief";
 import { useShortcut } from "../frame/keys";
 import { useNow, useWall } from "../frame/now";
+import { Tokens } from "../operations/Tokens";
 import type { ShelfItem } from "../shelf/Shelf";
 import { PieceIcon } from "../signs/PieceIcon";
 import { Sign, SignShape } from "../signs/Sign";
-import { Tokens } from "../operations/Tokens";
 import { DayLine, type Timed } from "./DayLine";
 
 export interface BenchItem extends ShelfItem {

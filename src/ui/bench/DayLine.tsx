@@ -1,6 +1,6 @@
 "use client";
-import type { BriefAct } from "@/core/views/brief";
 import type { Wall } from "@/core/units";
+import type { BriefAct } from "@/core/views/brief";
 import { useNow, useWall } from "../frame/now";
 import type { ShelfItem } from "../shelf/Shelf";
 import { dayLine, HEIGHT, type PlacedWindow, WIDTH, type WindowOnLine } from "./dayLineLayout";

@@ -2,9 +2,9 @@
 import Link from "next/link";
 import { useMemo, useState } from "react";
 import { classRow, type Group } from "@/core/catalogue";
+import { figure, formatDate, formatGrams, inSentence } from "@/core/units";
 import type { Need } from "@/core/views/needs";
 import type { GoingOff, StockProduct } from "@/core/views/stock";
-import { figure, formatDate, formatGrams, inSentence } from "@/core/units";
 import { HatchSwatch } from "../signs/Hatches";
 import { Compare } from "./Compare";
 import { type ProductRow, rowsOf, SORTS, type SortKey, shelvesOf } from "./columns";

@@ -1,6 +1,6 @@
 import { GROUP_LABELS, type MaterialClass } from "@/core/catalogue";
-import { rowOf } from "@/core/views/stock";
 import { formatGrams, inSentence } from "@/core/units";
+import { rowOf } from "@/core/views/stock";
 import type { ProductRow } from "./columns";
 import { figuresOf, rangeWords } from "./productForm";
 

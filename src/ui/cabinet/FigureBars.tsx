@@ -1,6 +1,6 @@
 import { classRow, middle } from "@/core/catalogue";
-import type { StockProduct } from "@/core/views/stock";
 import { formatMinutes } from "@/core/units";
+import type { StockProduct } from "@/core/views/stock";
 import { figuresOf, rangeWords } from "./productForm";
 
 const WIDE = 130;

@@ -1,6 +1,6 @@
 "use client";
-import { expiryByClass, type GoingOff } from "@/core/views/stock";
 import { figure, formatDate, formatGrams } from "@/core/units";
+import { expiryByClass, type GoingOff } from "@/core/views/stock";
 import { Sign } from "../signs/Sign";
 import { freshness, type ProductRow } from "./columns";
 

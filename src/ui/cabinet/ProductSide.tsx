@@ -1,8 +1,8 @@
 "use client";
 import { useRef, useState } from "react";
 import { classRow } from "@/core/catalogue";
-import type { StockLot, StockProduct } from "@/core/views/stock";
 import { formatDate, formatGrams, inSentence } from "@/core/units";
+import type { StockLot, StockProduct } from "@/core/views/stock";
 import { send } from "../forms/send";
 import { useRemove } from "../frame/Undo";
 import { HatchSwatch } from "../signs/Hatches";

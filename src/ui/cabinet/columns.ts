@@ -1,6 +1,6 @@
 import { classRow, GROUP_LABELS, GROUPS, type Group } from "@/core/catalogue";
-import { daysUntil, SOON_DAYS, type StockProduct, wantedFrom } from "@/core/views/stock";
 import type { Need } from "@/core/views/needs";
+import { daysUntil, SOON_DAYS, type StockProduct, wantedFrom } from "@/core/views/stock";
 
 /** A product as the table shows it. */
 export interface ProductRow {

@@ -1,6 +1,6 @@
 import { type ClassName, classRow, FIGURE_ROWS, type Figure, type Figures, figureErrors } from "@/core/catalogue";
-import type { StockLot, StockProduct } from "@/core/views/stock";
 import { plain } from "@/core/units";
+import type { StockLot, StockProduct } from "@/core/views/stock";
 import { parseNumber } from "../forms/parse";
 
 /** A product as it is typed: text until it is read. */

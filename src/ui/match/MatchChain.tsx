@@ -14,10 +14,17 @@ import type { Forced } from "./picks";
 const MATCH_MIN = 10;
 
 /** What keeps the chain from being planned, as the button says it; empty when it may be. */
-export function whyNotPlanned(chain: readonly Judgement[], clashes: ReadonlyArray<readonly Reason[]>, roles: readonly Role[], forced: Forced): string {
+export function whyNotPlanned(
+  chain: readonly Judgement[],
+  clashes: ReadonlyArray<readonly Reason[]>,
+  roles: readonly Role[],
+  forced: Forced,
+): string {
   const missing = roles.find((role) => !chain.some((link) => link.role === role));
   if (missing) return `Nothing fits the ${ROLE_LABELS[missing].toLowerCase()}`;
-  const clash = clashes.some((reasons, i) => forced[chain[i]?.role as Role] === undefined && reasons.some(({ effect }) => effect === "refuse"));
+  const clash = clashes.some(
+    (reasons, i) => forced[chain[i]?.role as Role] === undefined && reasons.some(({ effect }) => effect === "refuse"),
+  );
   return clash ? "Two links clash: choose another" : "";
 }
 

@@ -11,7 +11,18 @@ import { Sign } from "../signs/Sign";
 import { Aids } from "./Aids";
 import { ChainStrip, PlanButton, whyNotPlanned } from "./MatchChain";
 import { MatchMatrix } from "./MatchMatrix";
-import { askedPlaces, candidates, chainFor, changesSince, type Forced, forcedOf, otherStance, otherWould, type Picks, picksOf } from "./picks";
+import {
+  askedPlaces,
+  candidates,
+  chainFor,
+  changesSince,
+  type Forced,
+  forcedOf,
+  otherStance,
+  otherWould,
+  type Picks,
+  picksOf,
+} from "./picks";
 import { Refused } from "./Refused";
 import { WhatIf } from "./WhatIf";
 import { WhyNot } from "./WhyNot";
@@ -45,21 +56,23 @@ export function MatchStation({ treatment, damage, places, way, because, input, s
   const at = useMemo(() => askedPlaces(places, input, question), [places, input, question]);
   const found = useMemo(() => matching({ ...question, stance }, shelf, at), [question, stance, shelf, at]);
   const other = useMemo(() => matching({ ...question, stance: otherStance(stance) }, shelf, at), [question, stance, shelf, at]);
-  const surveyed = useMemo(() => matching({ ...input, stance: choice?.stance ?? "reversible" }, shelf, places), [input, choice?.stance, shelf, places]);
+  const surveyed = useMemo(
+    () => matching({ ...input, stance: choice?.stance ?? "reversible" }, shelf, places),
+    [input, choice?.stance, shelf, places],
+  );
   const changed = whatIf !== undefined || stance !== (choice?.stance ?? "reversible");
   const key = keyRole(found.roles);
   const [shownRole, setShownRole] = useState<Role | undefined>(key);
   const role = shownRole && found.roles.includes(shownRole) ? shownRole : key;
   if (key === undefined || role === undefined)
-    return (
-      <p className="py-6 text-[17px] leading-[24px]">“{way}” needs no material here. Correct the survey, or go on.</p>
-    );
+    return <p className="py-6 text-[17px] leading-[24px]">“{way}” needs no material here. Correct the survey, or go on.</p>;
   const chain = chainFor(found, picks, forced);
   const changes: ReadonlyMap<string, string> = changed ? changesSince(surveyed, found, role, picks[role]) : new Map();
   const facts = factsOf({ ...question, stance }, shelf);
   const here = at.at[role];
   const clashes = chain.map((link, i) => clashesWith(facts, chain.slice(0, i), link));
-  const missing = whatIf === undefined ? whyNotPlanned(chain, clashes, found.roles, forced) : "This is a what-if: go back to the survey first";
+  const missing =
+    whatIf === undefined ? whyNotPlanned(chain, clashes, found.roles, forced) : "This is a what-if: go back to the survey first";
   const choose = (key: string, reason?: string) => {
     setPicks({ ...picks, [role]: key });
     const { [role]: _, ...others } = forced;

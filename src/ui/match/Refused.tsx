@@ -8,7 +8,17 @@ import { Sign } from "../signs/Sign";
 import { insteadWords, keyOf, refusedOf } from "./picks";
 
 /** What was refused for a link, each with one sentence and what to use instead; nothing is hidden. */
-export function Refused({ role, found, changes, take }: { role: Role; found: Matching; changes: ReadonlyMap<string, string>; take: (key: string, because: string) => void }) {
+export function Refused({
+  role,
+  found,
+  changes,
+  take,
+}: {
+  role: Role;
+  found: Matching;
+  changes: ReadonlyMap<string, string>;
+  take: (key: string, because: string) => void;
+}) {
   const { told, plain } = refusedOf(found, role);
   const instead = insteadOf(role, found.byRole, found.chains);
   const use = instead === REFER ? "No material here does this: refer." : insteadWords(instead);
@@ -57,8 +67,21 @@ function TakeAnyway({ name, take }: { name: string; take: (because: string) => v
     <details className="inline-block pl-2">
       <summary className="link-btn inline-flex cursor-pointer items-center">Take it all the same</summary>
       <span className="btn-row">
-        <input className="txt w-[300px]" aria-label={`Why ${name} all the same`} placeholder="why; the record keeps it" value={reason} maxLength={2000} onChange={(event) => setReason(event.target.value)} />
-        <button type="button" className="btn small" disabled={reason.trim() === ""} onClick={() => take(reason.trim())} aria-label={`Take ${name}`}>
+        <input
+          className="txt w-[300px]"
+          aria-label={`Why ${name} all the same`}
+          placeholder="why; the record keeps it"
+          value={reason}
+          maxLength={2000}
+          onChange={(event) => setReason(event.target.value)}
+        />
+        <button
+          type="button"
+          className="btn small"
+          disabled={reason.trim() === ""}
+          onClick={() => take(reason.trim())}
+          aria-label={`Take ${name}`}
+        >
           Take it
         </button>
       </span>

@@ -79,7 +79,17 @@ const FIGURES: readonly Figure[] = [
 ];
 
 /** What if it were washed, wider, warmer? Changes the table at once, and never the survey. */
-export function WhatIf({ surveyed, asked, changed, ask }: { surveyed: Asked; asked: Asked; changed: boolean; ask: (asked: Asked | undefined) => void }) {
+export function WhatIf({
+  surveyed,
+  asked,
+  changed,
+  ask,
+}: {
+  surveyed: Asked;
+  asked: Asked;
+  changed: boolean;
+  ask: (asked: Asked | undefined) => void;
+}) {
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const back = () => {
     setTyped({});

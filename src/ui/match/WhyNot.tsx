@@ -68,7 +68,9 @@ function rowFor(asked: string, { shelf }: Facts) {
 function judgementsOf(asked: string, roles: readonly Role[], facts: Facts, { at }: AtPlaces): Judgement[] {
   const candidate = rowFor(asked, facts);
   if (!candidate) return [];
-  return roles.filter((role) => candidate.row.roles.includes(role)).map((role) => judge({ ...(at[role] ? factsAt(facts, at[role]) : facts), ...candidate, role }));
+  return roles
+    .filter((role) => candidate.row.roles.includes(role))
+    .map((role) => judge({ ...(at[role] ? factsAt(facts, at[role]) : facts), ...candidate, role }));
 }
 
 /** A material that no link of this chain could be: says what it is for. */

@@ -19,7 +19,10 @@ export function askedPlaces(places: AtPlaces, surveyed: Asked, asked: Asked): At
   const changed = (["gap_mm", "depth_mm"] as const).filter((name) => asked.damage[name] !== surveyed.damage[name]);
   const figures = Object.fromEntries(changed.flatMap((name) => (asked.damage[name] === undefined ? [] : [[name, asked.damage[name]]])));
   const minutes = asked.working_min === surveyed.working_min ? {} : { working_min: asked.working_min ?? ("none" as const) };
-  const at = Object.entries(places.at).map(([role, facts]) => [role, { ...facts, ...(facts.working_min === "none" ? {} : minutes), damage: { ...facts.damage, ...figures } }]);
+  const at = Object.entries(places.at).map(([role, facts]) => [
+    role,
+    { ...facts, ...(facts.working_min === "none" ? {} : minutes), damage: { ...facts.damage, ...figures } },
+  ]);
   return { roles: places.roles, at: Object.fromEntries(at) };
 }
 
@@ -51,7 +54,8 @@ export function candidates({ byRole, chains }: Matching, role: Role, picked?: st
 
 /** The best chain that keeps to what was picked; where a pick is refused now and not taken all the same, the best without it. */
 export function chainFor({ byRole, chains, roles }: Matching, picks: Picks, forced: Forced = {}): Judgement[] {
-  const able = (role: Role) => byRole.get(role)?.find((each) => keyOf(each) === picks[role] && (each.verdict !== "refused" || forced[role] !== undefined));
+  const able = (role: Role) =>
+    byRole.get(role)?.find((each) => keyOf(each) === picks[role] && (each.verdict !== "refused" || forced[role] !== undefined));
   const key = keyRole(roles);
   const picked = key && able(key);
   const base =

@@ -2,8 +2,8 @@
 import Link from "next/link";
 import { useMemo, useState } from "react";
 import { type PieceKind, type Station, type Substrate, stationLabel, substrateRow } from "@/core/catalogue";
-import { actAt, type NextAct } from "@/core/views/brief";
 import { formatMinutes } from "@/core/units";
+import { actAt, type NextAct } from "@/core/views/brief";
 import { Segmented } from "../forms/Segmented";
 import { useNow, useWall } from "../frame/now";
 import { MiniRoute } from "../route/MiniRoute";

@@ -15,7 +15,9 @@ const MOST_EARLY = 4;
 export function Aside({ treatment, operations, acts }: { treatment: string; operations: readonly OperationView[]; acts: ActBrief }) {
   const now = useNow(15_000);
   const wall = useWall();
-  const early = operations.filter(({ state, from = 0 }) => state === "too-early" && from > now).sort((a, b) => (a.from ?? 0) - (b.from ?? 0));
+  const early = operations
+    .filter(({ state, from = 0 }) => state === "too-early" && from > now)
+    .sort((a, b) => (a.from ?? 0) - (b.from ?? 0));
   const plates = platesOf(acts, now, wall);
   return (
     <aside aria-label="Clocks">

@@ -28,16 +28,31 @@ export function BackTo({ stations, here, places }: Props) {
   const [open, setOpen] = useState(false);
   const [tried, setTried] = useState(false);
   const worked = places.filter(({ kind }) => kind !== "surface" && kind !== "core");
-  const first: Draft = { station: stations.includes("fill") ? "fill" : (stations.at(-1) ?? here), places: worked.length === 1 ? worked.map(({ id }) => id) : [], because: "", low: "" };
+  const first: Draft = {
+    station: stations.includes("fill") ? "fill" : (stations.at(-1) ?? here),
+    places: worked.length === 1 ? worked.map(({ id }) => id) : [],
+    because: "",
+    low: "",
+  };
   const [draft, keep, forget] = useKept(`back:${log.treatment}`, first);
   const change = (to: Partial<Draft>) => keep({ ...draft, ...to });
   if (stations.length === 0 || worked.length === 0) return null;
   const low = draft.low.trim() === "" ? undefined : parseNumber(draft.low);
-  const wrong: Wrong = { places: draft.places.length === 0 ? "Choose at least one place." : undefined, because: draft.because.trim() === "" ? "Say what was found: the record tells the round by it." : undefined, low: low && !(low.ok && low.value > 0 && low.value <= 1000) ? "Enter millimetres above zero." : undefined };
+  const wrong: Wrong = {
+    places: draft.places.length === 0 ? "Choose at least one place." : undefined,
+    because: draft.because.trim() === "" ? "Say what was found: the record tells the round by it." : undefined,
+    low: low && !(low.ok && low.value > 0 && low.value <= 1000) ? "Enter millimetres above zero." : undefined,
+  };
   const write = async () => {
     setTried(true);
     if (wrong.places || wrong.because || wrong.low) return;
-    const saved = await log.write({ kind: "round-opened", station: draft.station, places: [...draft.places], because: draft.because.trim(), ...(low?.ok ? { low_mm: low.value } : {}) });
+    const saved = await log.write({
+      kind: "round-opened",
+      station: draft.station,
+      places: [...draft.places],
+      because: draft.because.trim(),
+      ...(low?.ok ? { low_mm: low.value } : {}),
+    });
     if (!saved) return;
     forget();
     keep(first);
@@ -76,7 +91,14 @@ export function BackTo({ stations, here, places }: Props) {
         <legend className="txt-label">Places</legend>
         {worked.map(({ id, label, size }) => (
           <label key={id} className="flex min-h-[44px] items-center gap-3">
-            <input type="checkbox" className="size-5" checked={draft.places.includes(id)} onChange={(event) => change({ places: event.target.checked ? [...draft.places, id] : draft.places.filter((each) => each !== id) })} />
+            <input
+              type="checkbox"
+              className="size-5"
+              checked={draft.places.includes(id)}
+              onChange={(event) =>
+                change({ places: event.target.checked ? [...draft.places, id] : draft.places.filter((each) => each !== id) })
+              }
+            />
             {label} <span className="sub">{size}</span>
           </label>
         ))}
@@ -84,7 +106,14 @@ export function BackTo({ stations, here, places }: Props) {
       </fieldset>
       <label className="txt-label">
         Because
-        <input className={`txt ${shown.because ? "wrong" : ""}`} value={draft.because} maxLength={2000} placeholder="pinhole under the skin" aria-invalid={shown.because ? true : undefined} onChange={(event) => change({ because: event.target.value })} />
+        <input
+          className={`txt ${shown.because ? "wrong" : ""}`}
+          value={draft.because}
+          maxLength={2000}
+          placeholder="pinhole under the skin"
+          aria-invalid={shown.because ? true : undefined}
+          onChange={(event) => change({ because: event.target.value })}
+        />
         <FieldError id="back-because">{shown.because}</FieldError>
       </label>
       <label className="txt-label">

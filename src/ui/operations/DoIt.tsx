@@ -1,12 +1,15 @@
 "use client";
 import { useState } from "react";
+import { rescue } from "@/core/mix/rescue";
 import { doseGrams } from "@/core/plan/doses";
 import type { BodyOf } from "@/core/record/events.schema";
+import { figure } from "@/core/units";
 import type { OperationView } from "@/core/views/operationView";
-import type { Air } from "../frame/climate";
+import { FieldError } from "../forms/FieldError";
 import { useKept } from "../forms/kept";
 import { parseNumber } from "../forms/parse";
-import { FieldError } from "../forms/FieldError";
+import type { Air } from "../frame/climate";
+import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
 
 interface Props {
@@ -30,13 +33,23 @@ interface Draft {
   readonly measured: string;
 }
 
-const start = ({ hands_min, parts }: OperationView): Draft => ({ minutes: String(Math.max(1, Math.round((hands_min[0] + hands_min[1]) / 2))), note: "", reason: "", at: "", grams: (parts ?? []).map(() => ""), measured: "" });
+const start = ({ hands_min, parts }: OperationView): Draft => ({
+  minutes: String(Math.max(1, Math.round((hands_min[0] + hands_min[1]) / 2))),
+  note: "",
+  reason: "",
+  at: "",
+  grams: (parts ?? []).map(() => ""),
+  measured: "",
+});
+
+/** What data sheets of two-part resins allow, percent. */
+const TOLERANCE_PCT = 5;
 
 /** Record an operation: with the minutes it took, what was weighed, when it really was, and why where it goes against the plan. */
 export function DoIt({ operation, air, now, against }: Props) {
   const log = useLog();
   const [draft, keep, forget] = useKept<Draft>(`op:${log.treatment}:${operation.id}`, start(operation));
-  const [open, setOpen] = useState(against !== undefined);
+  const [open, setOpen] = useState(against !== undefined || (now && operation.kind === "mix" && operation.parts !== undefined));
   const [tried, setTried] = useState(false);
   const change = (to: Partial<Draft>) => keep({ ...draft, ...to });
   const wrong = errorsIn(draft, against !== undefined);
@@ -64,7 +77,13 @@ export function DoIt({ operation, air, now, against }: Props) {
       <div className="op-acts">
         <label className="fld w-[108px]">
           <span className="visually-hidden">Minutes for: {operation.text}</span>
-          <input value={draft.minutes} inputMode="decimal" onChange={(event) => change({ minutes: event.target.value })} aria-invalid={shown.minutes ? true : undefined} style={{ width: 56 }} />
+          <input
+            value={draft.minutes}
+            inputMode="decimal"
+            onChange={(event) => change({ minutes: event.target.value })}
+            aria-invalid={shown.minutes ? true : undefined}
+            style={{ width: 56 }}
+          />
           <span className="unit">min</span>
         </label>
         <button type="submit" className={`btn ${now ? "go" : ""}`} disabled={log.busy} aria-label={`${label}: ${operation.text}`}>
@@ -95,7 +114,12 @@ function errorsIn({ minutes, reason, grams, measured, at }: Draft, asks: boolean
   };
 }
 
-function bodyOf(operation: OperationView, { minutes, note, reason, grams, measured }: Draft, air: Air, against: Props["against"]): BodyOf<"done"> {
+function bodyOf(
+  operation: OperationView,
+  { minutes, note, reason, grams, measured }: Draft,
+  air: Air,
+  against: Props["against"],
+): BodyOf<"done"> {
   const { id, start: begin, parts } = operation;
   const weighed = grams.map((text) => (text.trim() === "" ? undefined : Number(text.replace(",", "."))));
   const whole = parts?.map(({ name, mass_g }, i) => ({ name, planned_g: mass_g, actual_g: weighed[i] ?? mass_g }));
@@ -127,21 +151,39 @@ function Details({ operation, draft, change, wrong, reason }: DetailProps) {
       {reason && (
         <label className="txt-label">
           Why is it done all the same?
-          <input className={`txt ${wrong.reason ? "wrong" : ""}`} value={draft.reason} maxLength={2000} aria-invalid={wrong.reason ? true : undefined} onChange={(event) => change({ reason: event.target.value })} />
+          <input
+            className={`txt ${wrong.reason ? "wrong" : ""}`}
+            value={draft.reason}
+            maxLength={2000}
+            aria-invalid={wrong.reason ? true : undefined}
+            onChange={(event) => change({ reason: event.target.value })}
+          />
           <FieldError id={`${id}-reason`}>{wrong.reason}</FieldError>
         </label>
       )}
       {parts?.map(({ name, mass_g }, i) => (
         <label key={name} className="txt-label">
           {name}, weighed (planned {doseGrams(mass_g)})
-          <input className="txt" inputMode="decimal" value={draft.grams[i] ?? ""} placeholder="as planned" onChange={(event) => change({ grams: parts.map((_, j) => (j === i ? event.target.value : (draft.grams[j] ?? ""))) })} />
+          <input
+            className="txt"
+            inputMode="decimal"
+            value={draft.grams[i] ?? ""}
+            placeholder="as planned"
+            onChange={(event) => change({ grams: parts.map((_, j) => (j === i ? event.target.value : (draft.grams[j] ?? ""))) })}
+          />
         </label>
       ))}
       <FieldError id={`${id}-grams`}>{wrong.grams}</FieldError>
+      {parts && <Ratio parts={parts} grams={draft.grams} />}
       {(kind === "check" || kind === "place" || kind === "pour") && (
         <label className="txt-label">
           Height against the old surface, mm (minus: low)
-          <input className="txt" inputMode="decimal" value={draft.measured} onChange={(event) => change({ measured: event.target.value })} />
+          <input
+            className="txt"
+            inputMode="decimal"
+            value={draft.measured}
+            onChange={(event) => change({ measured: event.target.value })}
+          />
           <FieldError id={`${id}-measured`}>{wrong.measured}</FieldError>
         </label>
       )}
@@ -155,5 +197,18 @@ function Details({ operation, draft, change, wrong, reason }: DetailProps) {
         <input className="txt" value={draft.note} maxLength={2000} onChange={(event) => change({ note: event.target.value })} />
       </label>
     </div>
+  );
+}
+
+/** What was poured against the ratio; a slip is put right by adding, never by taking out. */
+function Ratio({ parts, grams }: { parts: NonNullable<OperationView["parts"]>; grams: readonly string[] }) {
+  const poured = parts.map(({ name, mass_g }, i) => ({ name, ratio: mass_g, poured_g: Number((grams[i] ?? "").replace(",", ".")) || 0 }));
+  if (poured.some(({ poured_g }) => poured_g <= 0)) return null;
+  const { within_tolerance, error_pct, add } = rescue({ parts: poured, tolerance_pct: TOLERANCE_PCT });
+  if (within_tolerance) return <Sign name="done">Ratio right, {figure(error_pct, 1)} % off at most</Sign>;
+  return (
+    <Sign name="never" wrap>
+      {figure(error_pct, 2)} % off: add {add.map(({ name, mass_g }) => `${doseGrams(mass_g)} of ${name}`).join(", ")}
+    </Sign>
   );
 }

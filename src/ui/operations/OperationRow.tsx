@@ -132,18 +132,42 @@ function Marked({ operation, mark, wall }: { operation: OperationView; mark: Non
   );
 }
 
-function Acts({ operation, state, air, now, elsewhere }: { operation: OperationView; state: OperationView["state"]; air: Air; now: boolean; elsewhere: string | undefined }) {
+function Acts({
+  operation,
+  state,
+  air,
+  now,
+  elsewhere,
+}: {
+  operation: OperationView;
+  state: OperationView["state"];
+  air: Air;
+  now: boolean;
+  elsewhere: string | undefined;
+}) {
   const log = useLog();
   const time = useNow(60_000);
   const { id, mark, since, from } = operation;
   if (mark)
     return (
-      <button type="button" className="link-btn" disabled={log.busy} onClick={() => void log.write({ kind: "withdrawn" }, { corrects: mark.entry })} aria-label={`Take back: ${operation.text}`}>
+      <button
+        type="button"
+        className="link-btn"
+        disabled={log.busy}
+        onClick={() => void log.write({ kind: "withdrawn" }, { corrects: mark.entry })}
+        aria-label={`Take back: ${operation.text}`}
+      >
         Take back
       </button>
     );
   const skip = (
-    <Reasoned name={`skip:${id}`} open="Leave it out" ask="Why is it left out?" act="Leave it out" write={(reason) => log.write({ kind: "skipped", op: id, reason })} />
+    <Reasoned
+      name={`skip:${id}`}
+      open="Leave it out"
+      ask="Why is it left out?"
+      act="Leave it out"
+      write={(reason) => log.write({ kind: "skipped", op: id, reason })}
+    />
   );
   if (elsewhere)
     return (
@@ -159,11 +183,26 @@ function Acts({ operation, state, air, now, elsewhere }: { operation: OperationV
         {now && skip}
       </div>
     );
-  const against = { state: state === "never" ? ("too-early" as const) : (state as "too-early" | "too-late" | "blocked"), ...(since !== undefined && from !== undefined && state === "too-early" ? { passed_min: Math.max(0, (time - since) / 60_000), asked_min: Math.max(0, (from - since) / 60_000) } : {}) };
+  const against = {
+    state: state === "never" ? ("too-early" as const) : (state as "too-early" | "too-late" | "blocked"),
+    ...(since !== undefined && from !== undefined && state === "too-early"
+      ? { passed_min: Math.max(0, (time - since) / 60_000), asked_min: Math.max(0, (from - since) / 60_000) }
+      : {}),
+  };
   return <AllTheSame operation={operation} air={air} against={against} skip={skip} />;
 }
 
-function AllTheSame({ operation, air, against, skip }: { operation: OperationView; air: Air; against: NonNullable<Parameters<typeof DoIt>[0]["against"]>; skip: React.ReactNode }) {
+function AllTheSame({
+  operation,
+  air,
+  against,
+  skip,
+}: {
+  operation: OperationView;
+  air: Air;
+  against: NonNullable<Parameters<typeof DoIt>[0]["against"]>;
+  skip: React.ReactNode;
+}) {
   return (
     <details className="max-w-[420px] text-right">
       <summary className="link-btn inline-flex cursor-pointer items-center">Do it, with a reason</summary>

@@ -28,9 +28,7 @@ export function Places({ places, chosen, toggle, all }: Props) {
           <span className={`tok ${chosen.has(id) ? "on" : ""}`}>{number}</span>
           <span className="min-w-0">
             <b className="clamp-3">{label}</b>
-            <small>
-              {[size, round > 1 ? `round ${round}` : ""].filter(Boolean).join(", ")}
-            </small>
+            <small>{[size, round > 1 ? `round ${round}` : ""].filter(Boolean).join(", ")}</small>
           </span>
           <span className="sub">{stationLabel(station).toLowerCase()}</span>
         </button>

@@ -4,7 +4,19 @@ import { useKept } from "../forms/kept";
 import { useLog } from "../treatment/TreatmentLog";
 
 /** A press that asks why first; what was typed is kept until it is recorded. */
-export function Reasoned({ name, open: label, ask, act, write }: { name: string; open: string; ask: string; act: string; write: (reason: string) => Promise<boolean> }) {
+export function Reasoned({
+  name,
+  open: label,
+  ask,
+  act,
+  write,
+}: {
+  name: string;
+  open: string;
+  ask: string;
+  act: string;
+  write: (reason: string) => Promise<boolean>;
+}) {
   const log = useLog();
   const [open, setOpen] = useState(false);
   const [reason, keep, forget] = useKept(`${name}:${log.treatment}`, "");

@@ -31,25 +31,51 @@ export interface WorkProps {
 }
 
 /** A station at work: its places, what to do with those that are chosen, what is too early, what runs. */
-export function WorkStation({ treatment, station, operations, places, acts, air, closed, back, next, elsewhere = {}, children }: WorkProps) {
+export function WorkStation({
+  treatment,
+  station,
+  operations,
+  places,
+  acts,
+  air,
+  closed,
+  back,
+  next,
+  elsewhere = {},
+  children,
+}: WorkProps) {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const several = new Set(places.map(({ damage }) => damage)).size > 1;
   const listed = places.filter(({ kind }) => kind !== "core");
   const withPlaces = listed.length > 2 || several;
-  const mine = (operation: OperationView) => chosen.size === 0 || operation.places.length === 0 || operation.places.some((place) => chosen.has(place));
+  const mine = (operation: OperationView) =>
+    chosen.size === 0 || operation.places.length === 0 || operation.places.some((place) => chosen.has(place));
   const here = operations.filter((operation) => operation.station === station && mine(operation));
   const open = here.filter(({ mark }) => mark === undefined);
   const behind = here.filter(({ mark }) => mark !== undefined);
   const first = open.find(({ state }) => state === "now")?.id;
-  const toggle = (id: string) => setChosen((before) => new Set(before.has(id) ? [...before].filter((each) => each !== id) : [...before, id]));
-  const row = (operation: OperationView) => <OperationRow key={operation.id} operation={operation} air={air} now={operation.id === first && !closed} closed={closed} several={several} elsewhere={elsewhere[operation.kind]} />;
+  const toggle = (id: string) =>
+    setChosen((before) => new Set(before.has(id) ? [...before].filter((each) => each !== id) : [...before, id]));
+  const row = (operation: OperationView) => (
+    <OperationRow
+      key={operation.id}
+      operation={operation}
+      air={air}
+      now={operation.id === first && !closed}
+      closed={closed}
+      several={several}
+      elsewhere={elsewhere[operation.kind]}
+    />
+  );
   return (
     <div className={`work ${withPlaces ? "with-places" : ""}`}>
       {withPlaces && <Places places={listed} chosen={chosen} toggle={toggle} all={() => setChosen(new Set())} />}
       <section aria-label={`What to do at ${stationLabel(station)}`} className="dusty">
         <h2>
           What to do
-          <span className="sub">{open.length === 0 ? "nothing is open here" : `${open.length} to do, ${formatMinutes(handsOf(open))} of hands`}</span>
+          <span className="sub">
+            {open.length === 0 ? "nothing is open here" : `${open.length} to do, ${formatMinutes(handsOf(open))} of hands`}
+          </span>
         </h2>
         {here.length === 0 ? (
           <p className="py-3 text-[16px] leading-[22px]">Nothing is done at {stationLabel(station)} in this repair.</p>
@@ -83,4 +109,5 @@ export function WorkStation({ treatment, station, operations, places, acts, air,
   );
 }
 
-const handsOf = (operations: readonly OperationView[]) => operations.reduce((sum, { hands_min }) => sum + (hands_min[0] + hands_min[1]) / 2, 0);
+const handsOf = (operations: readonly OperationView[]) =>
+  operations.reduce((sum, { hands_min }) => sum + (hands_min[0] + hands_min[1]) / 2, 0);

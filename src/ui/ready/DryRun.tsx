@@ -1,8 +1,8 @@
 "use client";
 import type { MaterialClass, PieceKind } from "@/core/catalogue";
-import { judgeDryRun } from "@/core/views/dryRun";
 import { CLAMPS, type ClampKind, MOST_CLAMPS } from "@/core/ready/clamps.data";
 import { formatMinutes, inSentence, plain } from "@/core/units";
+import { judgeDryRun } from "@/core/views/dryRun";
 import { useKept } from "../forms/kept";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";

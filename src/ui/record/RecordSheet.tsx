@@ -1,14 +1,14 @@
 import Link from "next/link";
 import { earlierGlueRow, type Finish, finishRow, type PieceKind, STANCE_LABELS, type Substrate, substrateRow } from "@/core/catalogue";
-import { materialTaken, type DamageRecord, type Treatment } from "@/core/record/treatment";
 import type { WorkedDamage } from "@/core/plan/damageContext";
-import type { ClosingView, UsedRow } from "@/core/views/closing";
-import { entryWords } from "@/core/views/entryWords";
+import { type DamageRecord, materialTaken, type Treatment } from "@/core/record/treatment";
 import { CHECK_ROWS } from "@/core/survey/inspection.data";
 import { lossOf } from "@/core/survey/loss";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
 import type { Survey } from "@/core/survey/survey.schema";
 import { formatMinutes, type Wall } from "@/core/units";
+import type { ClosingView, UsedRow } from "@/core/views/closing";
+import { entryWords } from "@/core/views/entryWords";
 import type { PhotographView } from "../stations/Photographs";
 import { ReviewTable } from "../stations/ReviewTable";
 import { Rounds } from "../stations/Rounds";
@@ -71,7 +71,12 @@ export function RecordSheet({ record, treatment, damages, mapPhotograph, photogr
           {record.part_name}, {substrateRow(record.substrate).label.toLowerCase()}, {finishRow(record.finish).label.toLowerCase()}
         </Fact>
         {treatment.damages.map((damage, i) => (
-          <DamageFacts key={damage.id} damage={damage} name={treatment.damages.length > 1 ? `Damage ${i + 1}` : "Damage"} worked={worked.find(({ id }) => id === damage.id)} />
+          <DamageFacts
+            key={damage.id}
+            damage={damage}
+            name={treatment.damages.length > 1 ? `Damage ${i + 1}` : "Damage"}
+            worked={worked.find(({ id }) => id === damage.id)}
+          />
         ))}
         {closing && (
           <Fact name="Time">
@@ -85,7 +90,12 @@ export function RecordSheet({ record, treatment, damages, mapPhotograph, photogr
       </dl>
       {closing?.closed?.notes && <p className="sheet-notes">{closing.closed.notes}</p>}
       <div className="sheet-map">
-        <ConditionMap kind={record.kind} treatment={record.id} damages={damages} {...(mapPhotograph ? { photograph: mapPhotograph } : {})} />
+        <ConditionMap
+          kind={record.kind}
+          treatment={record.id}
+          damages={damages}
+          {...(mapPhotograph ? { photograph: mapPhotograph } : {})}
+        />
       </div>
       {photographs.length > 0 && (
         <section className="sheet-photos" aria-label="Photographs">
@@ -151,7 +161,15 @@ export function RecordSheet({ record, treatment, damages, mapPhotograph, photogr
 }
 
 /** A damage with what was found, how it is met and why, and with which materials. */
-function DamageFacts({ damage: { survey: surveyed, choice }, name, worked }: { damage: DamageRecord; name: string; worked: WorkedDamage | undefined }) {
+function DamageFacts({
+  damage: { survey: surveyed, choice },
+  name,
+  worked,
+}: {
+  damage: DamageRecord;
+  name: string;
+  worked: WorkedDamage | undefined;
+}) {
   const { survey, way, title } = surveyed.body;
   return (
     <>
@@ -169,7 +187,10 @@ function DamageFacts({ damage: { survey: surveyed, choice }, name, worked }: { d
       )}
       {choice && (
         <Fact name="Materials">
-          {choice.body.chain.map((link) => `${materialTaken(link).name}${link.because ? ` (against the rules: ${link.because})` : ""}`).join(" → ")} ({STANCE_LABELS[choice.body.stance].toLowerCase()}
+          {choice.body.chain
+            .map((link) => `${materialTaken(link).name}${link.because ? ` (against the rules: ${link.because})` : ""}`)
+            .join(" → ")}{" "}
+          ({STANCE_LABELS[choice.body.stance].toLowerCase()}
           {choice.body.reason && `; done here because: ${choice.body.reason}`})
         </Fact>
       )}

@@ -25,7 +25,9 @@ export function Sections({ cuts }: { cuts: readonly Cut[] }) {
   if (!cut) return null;
   return (
     <section aria-label="Section" className="panel-block">
-      {cuts.length > 1 && <Segmented label="Place" value={cut.id} options={cuts.map(({ id, label }) => [id, label] as const)} onChange={show} />}
+      {cuts.length > 1 && (
+        <Segmented label="Place" value={cut.id} options={cuts.map(({ id, label }) => [id, label] as const)} onChange={show} />
+      )}
       <Section
         profile={cut.profile}
         hatch={cut.hatch}

@@ -1,9 +1,9 @@
 "use client";
 import type { Problem } from "@/core/problem";
 import type { EventBody } from "@/core/record/events.schema";
+import { entryWords } from "@/core/views/entryWords";
 import { isPassing } from "../forms/send";
 import { Sign } from "../signs/Sign";
-import { entryWords } from "@/core/views/entryWords";
 
 interface Props {
   readonly problem: Problem;

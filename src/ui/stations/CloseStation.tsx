@@ -1,19 +1,19 @@
 "use client";
 import { useState } from "react";
 import { useForm } from "react-hook-form";
-import type { OwnerLine } from "@/core/close/ownerDates";
-import type { ClosingView } from "@/core/views/closing";
 import type { Range } from "@/core/catalogue";
+import type { OwnerLine } from "@/core/close/ownerDates";
 import { figure, formatMinutes } from "@/core/units";
+import type { ClosingView } from "@/core/views/closing";
 import { useDraft } from "../forms/draft";
 import { fieldOf } from "../forms/send";
 import { TextField } from "../forms/TextField";
 import { useNow, useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
-import { Rounds } from "./Rounds";
 import { Photographs, type PhotographView } from "./Photographs";
 import { ReviewTable } from "./ReviewTable";
+import { Rounds } from "./Rounds";
 
 interface Props extends ClosingView {
   readonly treatment: string;
@@ -76,7 +76,8 @@ function Times({ hands_min, planned_min, elapsed_min, planned_elapsed_min, cost_
       <div>
         <p className="big-figure">{formatMinutes(elapsed_min)}</p>
         <p className="dim">
-          on the clock, nights and weekends counted; planned {formatMinutes(planned_elapsed_min[0])} to {formatMinutes(planned_elapsed_min[1])}
+          on the clock, nights and weekends counted; planned {formatMinutes(planned_elapsed_min[0])} to{" "}
+          {formatMinutes(planned_elapsed_min[1])}
         </p>
       </div>
       <div>

@@ -1,6 +1,6 @@
 import { Fragment } from "react";
-import type { ReviewRow } from "@/core/views/closing";
 import { formatMinutes } from "@/core/units";
+import type { ReviewRow } from "@/core/views/closing";
 import { Sign } from "../signs/Sign";
 
 /** Planned against done, a row a station; what was changed carries its reason. No score. */
@@ -32,7 +32,9 @@ export function ReviewTable({ review }: { review: readonly ReviewRow[] }) {
                 <td>
                   <b>{row.label}</b>
                 </td>
-                <td className="num">{row.planned === 0 ? "–" : `${formatMinutes(row.planned_min[0])} to ${formatMinutes(row.planned_min[1])}`}</td>
+                <td className="num">
+                  {row.planned === 0 ? "–" : `${formatMinutes(row.planned_min[0])} to ${formatMinutes(row.planned_min[1])}`}
+                </td>
                 <td className="num">
                   <b>{formatMinutes(row.done_min)}</b>
                 </td>

@@ -3,8 +3,8 @@ import type { ReactNode } from "react";
 import { type PieceKind, type Station, type Substrate, substrateRow } from "@/core/catalogue";
 import type { RouteStop } from "@/core/views/route";
 import { Route } from "../route/Route";
-import { Sign } from "../signs/Sign";
 import { PieceIcon } from "../signs/PieceIcon";
+import { Sign } from "../signs/Sign";
 import { TreatmentLog } from "../treatment/TreatmentLog";
 import { TreatmentMenu } from "../treatment/TreatmentMenu";
 

@@ -57,7 +57,14 @@ export function ConditionMap({ kind, damages, photograph, own, treatment }: Prop
         {shown ? <img src={`/api/photographs/${shown.id}`} alt={shown.caption || "the piece"} /> : <PieceIcon kind={kind} size={250} />}
         {damages.map((damage, i) =>
           isOwn(damage) ? (
-            <OwnMark key={keyOf(damage)} damage={damage.damage} label={labels[i] ?? ""} title={damage.title} place={damage.mark ?? unplaced(i)} placed={damage.mark !== undefined} />
+            <OwnMark
+              key={keyOf(damage)}
+              damage={damage.damage}
+              label={labels[i] ?? ""}
+              title={damage.title}
+              place={damage.mark ?? unplaced(i)}
+              placed={damage.mark !== undefined}
+            />
           ) : (
             <Mark key={keyOf(damage)} label={labels[i] ?? ""} place={damage.mark ?? unplaced(i)} />
           ),
@@ -89,7 +96,9 @@ const keyOf = ({ treatment, damage }: DamageMark) => `${treatment} ${damage}`;
 /** Numbers within the treatment, as its tokens wear them; letters for damages of other treatments. */
 function labelsOf(damages: readonly DamageMark[], treatment: string): string[] {
   const nth = (each: DamageMark, same: boolean) => damages.filter((other) => (other.treatment === treatment) === same).indexOf(each);
-  return damages.map((each) => (each.treatment === treatment ? String(nth(each, true) + 1) : String.fromCharCode(97 + (nth(each, false) % 26))));
+  return damages.map((each) =>
+    each.treatment === treatment ? String(nth(each, true) + 1) : String.fromCharCode(97 + (nth(each, false) % 26)),
+  );
 }
 
 function Mark({ label, place }: { label: string; place: Place }) {

@@ -69,12 +69,7 @@ function MeasureField({ measure, form, values, errors }: SurveyPart & { measure:
           <p className="sub">
             {asked}; {hint}
           </p>
-          <Segmented
-            label={label}
-            value={value}
-            options={measure.options}
-            onChange={set}
-          />
+          <Segmented label={label} value={value} options={measure.options} onChange={set} />
           <FieldError id={`${name}-wrong`}>{error}</FieldError>
         </div>
       );
@@ -88,7 +83,12 @@ function MeasureField({ measure, form, values, errors }: SurveyPart & { measure:
 }
 
 /** Losses of one kind, a row of lengths for each; an empty row counts for nothing. */
-function ListField({ measure: { name, label, hint, most, of }, form, values, errors }: SurveyPart & { measure: Extract<Measure, { type: "list" }> }) {
+function ListField({
+  measure: { name, label, hint, most, of },
+  form,
+  values,
+  errors,
+}: SurveyPart & { measure: Extract<Measure, { type: "list" }> }) {
   const rows = values.lists[name] ?? [];
   const set = (next: ReadonlyArray<Record<string, string>>) => form.setValue(`lists.${name}`, [...next]);
   return (

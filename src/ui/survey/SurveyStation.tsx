@@ -6,9 +6,9 @@ import { type Finish, finishRow, type PieceKind, type Stance, type Substrate, su
 import type { BodyOf } from "@/core/record/events.schema";
 import { lossOf } from "@/core/survey/loss";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
-import { wayRow } from "@/core/survey/ways";
 import { sketchOf } from "@/core/survey/sketch";
 import type { Survey } from "@/core/survey/survey.schema";
+import { wayRow } from "@/core/survey/ways";
 import { figure } from "@/core/units";
 import { useDraft } from "../forms/draft";
 import { FieldError } from "../forms/FieldError";
@@ -21,7 +21,16 @@ import { Inspection, Use } from "./Answers";
 import { ConditionMap, type DamageMark } from "./ConditionMap";
 import { KindField, MeasureFields } from "./DamageFields";
 import { Sketch } from "./Sketch";
-import { drawable, EMPTY_SURVEY, type FormErrors, type ReadSurvey, readSurvey, type SurveyForm, sharedForm, surveyForm } from "./surveyForm";
+import {
+  drawable,
+  EMPTY_SURVEY,
+  type FormErrors,
+  type ReadSurvey,
+  readSurvey,
+  type SurveyForm,
+  sharedForm,
+  surveyForm,
+} from "./surveyForm";
 import { Tells } from "./Tells";
 import { useWays } from "./useWays";
 import { Ways } from "./Ways";
@@ -76,13 +85,24 @@ export function SurveyStation(props: Props) {
     const read = readSurvey(typed);
     const unasked = ways.ways.find(({ preselected }) => preselected)?.way;
     const taken = wayOf(typed, unasked);
-    const wrong = { ...errorsIn(read, taken), ...(first || title.trim() !== "" ? {} : { title: "Name it, so that it can be told from the others." }) };
+    const wrong = {
+      ...errorsIn(read, taken),
+      ...(first || title.trim() !== "" ? {} : { title: "Name it, so that it can be told from the others." }),
+    };
     setErrors(wrong);
     if (!read.ok || Object.keys(wrong).length > 0) {
       requestAnimationFrame(() => document.querySelector<HTMLElement>("[aria-invalid=true]")?.focus());
       return;
     }
-    const body = { kind: "surveyed", damage, part: part_id, ...(title.trim() === "" ? {} : { title: title.trim() }), survey: read.survey, hands_min: SURVEY_MIN, ...(taken ? { way: taken } : {}) } as const;
+    const body = {
+      kind: "surveyed",
+      damage,
+      part: part_id,
+      ...(title.trim() === "" ? {} : { title: title.trim() }),
+      survey: read.survey,
+      hands_min: SURVEY_MIN,
+      ...(taken ? { way: taken } : {}),
+    } as const;
     if (!(await log.write(body, surveyEntry ? { corrects: surveyEntry } : {}))) return;
     draft.clear();
     forgetTitle();
@@ -164,7 +184,13 @@ function Which({ title, setTitle, error, parts, part, setPart }: WhichProps) {
     <div className="grid gap-2 pb-2">
       <label className="txt-label">
         What this damage is called
-        <input className={`txt ${error ? "wrong" : ""}`} value={title} maxLength={200} aria-invalid={error ? true : undefined} onChange={(event) => setTitle(event.target.value)} />
+        <input
+          className={`txt ${error ? "wrong" : ""}`}
+          value={title}
+          maxLength={200}
+          aria-invalid={error ? true : undefined}
+          onChange={(event) => setTitle(event.target.value)}
+        />
         <FieldError id="damage-title-wrong">{error}</FieldError>
       </label>
       {parts.length > 1 && (

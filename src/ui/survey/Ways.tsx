@@ -16,7 +16,8 @@ export function Ways({ form, values, errors, ways: { ways, trouble } }: SurveyPa
   return (
     <section aria-label="Ways to meet it" className="mt-5">
       <h2 className="border-b border-ink pb-1">
-        Ways to meet it <span className="sub">hours and days as they would be planned, at one pair of hands; prices from catalogue ranges</span>
+        Ways to meet it{" "}
+        <span className="sub">hours and days as they would be planned, at one pair of hands; prices from catalogue ranges</span>
       </h2>
       <div className="ways">
         {ways.map((each) => (
@@ -43,7 +44,8 @@ export function Ways({ form, values, errors, ways: { ways, trouble } }: SurveyPa
 }
 
 /** `1 h to 2 h 20 min`; one figure where they are the same. */
-const between = ([low, high]: Range) => (formatMinutes(low) === formatMinutes(high) ? formatMinutes(low) : `${formatMinutes(low)} to ${formatMinutes(high)}`);
+const between = ([low, high]: Range) =>
+  formatMinutes(low) === formatMinutes(high) ? formatMinutes(low) : `${formatMinutes(low)} to ${formatMinutes(high)}`;
 
 function Way({ way: row, chosen, choose }: { way: ComparedWay; chosen: boolean; choose: () => void }) {
   const { label, how, lost, risk, hands_min, elapsed_min, cost_eur, conditions, materials, refused_because, not_first, preselected } = row;

@@ -56,7 +56,9 @@ export function surveyForm(
   return {
     kind: damage.kind,
     measures: Object.fromEntries(
-      values.flatMap(([name, value]) => (typeof value === "number" ? [[name, plain(value, 4)]] : typeof value === "string" ? [[name, value]] : [])),
+      values.flatMap(([name, value]) =>
+        typeof value === "number" ? [[name, plain(value, 4)]] : typeof value === "string" ? [[name, value]] : [],
+      ),
     ),
     yesno: Object.fromEntries(values.filter(([, value]) => typeof value === "boolean")) as Record<string, boolean>,
     lists: Object.fromEntries(values.flatMap(([name, value]) => (Array.isArray(value) ? [[name, value.map(typedRow)]] : []))),
@@ -73,7 +75,8 @@ export function surveyForm(
   };
 }
 
-const typedRow = (row: Readonly<Record<string, number>>) => Object.fromEntries(Object.entries(row).map(([name, value]) => [name, plain(value, 4)]));
+const typedRow = (row: Readonly<Record<string, number>>) =>
+  Object.fromEntries(Object.entries(row).map(([name, value]) => [name, plain(value, 4)]));
 
 /** What a further damage of one treatment starts with: the use and the finish of the piece are asked once. */
 export function sharedForm({ service, finish_survives, limits }: Survey): SurveyForm {
@@ -137,7 +140,8 @@ function readDamage(form: SurveyForm, errors: Record<string, string>): Damage | 
     return undefined;
   }
   const values = MEASURES[form.kind].map((measure: Measure) => [measure.name, read(measure, form, errors)] as const);
-  if (values.some(([name]) => errors[name] !== undefined || Object.keys(errors).some((key) => key.startsWith(`${name}.`)))) return undefined;
+  if (values.some(([name]) => errors[name] !== undefined || Object.keys(errors).some((key) => key.startsWith(`${name}.`))))
+    return undefined;
   const damage = { kind: form.kind, ...Object.fromEntries(values.filter(([, value]) => value !== undefined)) } as Damage;
   if (!lacksSection(damage)) return damage;
   errors.width_mm = "Enter width and height, or else the diameter.";
@@ -147,8 +151,14 @@ function readDamage(form: SurveyForm, errors: Record<string, string>): Damage | 
 type List = Extract<Measure, { type: "list" }>;
 
 /** Every row of a list; a row that is empty is not there. */
-function readList({ name, of }: List, lists: SurveyForm["lists"], errors: Record<string, string>): ReadonlyArray<Record<string, number>> | undefined {
-  const rows = (lists[name] ?? []).map((row, i) => ({ row, i })).filter(({ row }) => of.some((each) => (row[each.name] ?? "").trim() !== ""));
+function readList(
+  { name, of }: List,
+  lists: SurveyForm["lists"],
+  errors: Record<string, string>,
+): ReadonlyArray<Record<string, number>> | undefined {
+  const rows = (lists[name] ?? [])
+    .map((row, i) => ({ row, i }))
+    .filter(({ row }) => of.some((each) => (row[each.name] ?? "").trim() !== ""));
   if (rows.length === 0) return undefined;
   return rows.map(({ row, i }) =>
     Object.fromEntries(
@@ -164,7 +174,11 @@ function readList({ name, of }: List, lists: SurveyForm["lists"], errors: Record
 
 type Typed = Pick<SurveyForm, "measures" | "yesno" | "lists">;
 
-function read(measure: Measure, { measures, yesno, lists }: Typed, errors: Record<string, string>): number | boolean | string | ReturnType<typeof readList> {
+function read(
+  measure: Measure,
+  { measures, yesno, lists }: Typed,
+  errors: Record<string, string>,
+): number | boolean | string | ReturnType<typeof readList> {
   if (measure.type === "list") return readList(measure, lists, errors);
   const text = measures[measure.name] ?? "";
   if (measure.type === "yesno") {

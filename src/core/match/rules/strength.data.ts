@@ -24,7 +24,16 @@ export const STRENGTH_RULES: readonly Rule[] = [
     source: `${WOOD}, ch. 10`,
   },
   { id: "strength-creeps", looks_at: "strength", effect: "against", roles: ["adhesive"], when: (c) => c.service.load === true && is(c, "hot-melt", "contact-adhesive", "acrylic-resin-solvent", "flexible-adhesive"), word: "Creeps", says: "It stays a little plastic: under a steady load it creeps.", source: HORIE },
-  { id: "strength-cold-flow", looks_at: "strength", effect: "against", roles: ["adhesive"], when: (c) => c.stance === "service" && is(c, "acrylic-resin-solvent") && c.service.load !== true && (c.damage.kind === "shards" || c.damage.kind === "break-across"), word: "Flows", says: "From about 40 °C it flows: a piece in a warm window sags at its joins.", source: `${HORIE}, ch. 6` },
+  {
+    id: "strength-cold-flow",
+    looks_at: "strength",
+    effect: "against",
+    roles: ["adhesive"],
+    when: (c) => c.stance === "service" && is(c, "acrylic-resin-solvent") && c.service.load !== true && (c.damage.kind === "shards" || c.damage.kind === "break-across"),
+    word: "Flows",
+    says: "From about 40 °C it flows: a piece in a warm window sags at its joins.",
+    source: `${HORIE}, ch. 6`,
+  },
   { id: "strength-creeps-slowly", looks_at: "strength", effect: "fair", roles: ["adhesive"], when: (c) => c.service.load === true && is(c, "pva"), word: "Creeps slowly", says: "Under a load that never rests it creeps slowly: a tight joint or a brace stops it.", source: "EN 204; FPL Wood Handbook 2021, ch. 10" },
   {
     id: "strength-warm-load",

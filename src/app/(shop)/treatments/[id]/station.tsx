@@ -44,7 +44,8 @@ export async function stationPage(
         ...(item.brief.broken ? { broken: item.brief.broken } : {}),
       };
       const stops = routeOf(treatment, worked, item.brief, wall(time_zone), now);
-      const needed = (each: Station) => worked === undefined || each === "close" || worked.repair.operations.some((operation) => operation.station === each);
+      const needed = (each: Station) =>
+        worked === undefined || each === "close" || worked.repair.operations.some((operation) => operation.station === each);
       const next = STATION_ORDER.slice(STATION_ORDER.indexOf(station) + 1).find(needed) ?? "close";
       return (
         <StationFrame head={head} stops={stops} here={station} right={right}>
@@ -56,10 +57,20 @@ export async function stationPage(
 }
 
 /** A station of hands: its operations, or what has to come first. */
-export function workStation(view: StationView, station: Station, own: { readonly elsewhere?: Readonly<Record<string, string>>; readonly panels?: ReactNode } = {}): ReactNode {
+export function workStation(
+  view: StationView,
+  station: Station,
+  own: { readonly elsewhere?: Readonly<Record<string, string>>; readonly panels?: ReactNode } = {},
+): ReactNode {
   const { id, treatment, worked, acts, item, air, next } = view;
   if (!worked)
-    return <Earlier id={id} first={treatment.damages.length > 0 ? "match" : "survey"} why="What is done here follows from survey and materials. Choose the chain at Match first." />;
+    return (
+      <Earlier
+        id={id}
+        first={treatment.damages.length > 0 ? "match" : "survey"}
+        why="What is done here follows from survey and materials. Choose the chain at Match first."
+      />
+    );
   const stations = new Set(worked.repair.operations.map((operation) => operation.station));
   const back = STATION_ORDER.slice(2, STATION_ORDER.indexOf(station) + 1).filter((each) => stations.has(each) && each !== "close");
   return (

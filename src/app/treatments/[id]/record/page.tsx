@@ -1,5 +1,5 @@
-import { closingView, materialsUsed } from "@/core/views/closing";
 import { wall } from "@/core/units";
+import { closingView, materialsUsed } from "@/core/views/closing";
 import { RecordSheet } from "@/ui/record/RecordSheet";
 import { treatmentPage } from "@/work/treatments";
 import { asId, withRecord } from "../../../(shop)/withRecord";

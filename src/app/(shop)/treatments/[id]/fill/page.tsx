@@ -9,7 +9,9 @@ import { stationMetadata } from "../title";
 export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/fill">) => stationMetadata(params, "fill");
 
 export default async function FillPage({ params }: PageProps<"/treatments/[id]/fill">) {
-  return stationPage(params, "fill", (view) => workStation(view, "fill", { panels: view.worked ? <Sections cuts={cutsOf(view.worked)} /> : null }));
+  return stationPage(params, "fill", (view) =>
+    workStation(view, "fill", { panels: view.worked ? <Sections cuts={cutsOf(view.worked)} /> : null }),
+  );
 }
 
 /** Every place that is filled here, cut through, with its layers as planned. */
@@ -22,6 +24,17 @@ function cutsOf({ repair }: Worked): Cut[] {
     const { layers, proud_mm } = layersOf(place, link.material);
     // along a tip the layers lie around its core, not one on the other
     const fill = place.radial ? { surfaces: [proud_mm], proud_mm } : { surfaces: layers.map(({ surface_mm }) => surface_mm), proud_mm };
-    return [{ id: place.id, label: place.label, profile, hatch: on.hatch, substrate: substrateRow(on.substrate as Parameters<typeof substrateRow>[0]).label.toLowerCase(), fill, fillHatch: link.material.hatch, material: link.material.name }];
+    return [
+      {
+        id: place.id,
+        label: place.label,
+        profile,
+        hatch: on.hatch,
+        substrate: substrateRow(on.substrate as Parameters<typeof substrateRow>[0]).label.toLowerCase(),
+        fill,
+        fillHatch: link.material.hatch,
+        material: link.material.name,
+      },
+    ];
   });
 }

@@ -1,6 +1,6 @@
 import { braceKindOf } from "@/core/join/kinds.data";
-import { braceAsked } from "@/core/plan/damageContext";
 import type { WorkedDamage } from "@/core/plan/damageContext";
+import { braceAsked } from "@/core/plan/damageContext";
 import type { DamageRecord } from "@/core/record/treatment";
 import { BracePanel } from "@/ui/join/BracePanel";
 import { type StationView, stationPage, workStation } from "../station";
@@ -25,9 +25,20 @@ const BRACED_WAYS = ["brace", "bond", "bridge", "build", "close", "humidify"];
 
 function Brace({ treatment, damage, record }: { treatment: string; damage: WorkedDamage; record: DamageRecord }) {
   const { f, damage: measured, survey } = damage.context;
-  const question = BRACED_WAYS.includes(damage.way.way) ? braceAsked(measured, f.on.substrate as Parameters<typeof braceAsked>[1], survey.service) : undefined;
+  const question = BRACED_WAYS.includes(damage.way.way)
+    ? braceAsked(measured, f.on.substrate as Parameters<typeof braceAsked>[1], survey.service)
+    : undefined;
   if (!question || question.support === "body") return null;
   const link = damage.links.find(({ role }) => role === "brace");
   const planned = link && braceKindOf(link.class);
-  return <BracePanel treatment={treatment} damage={damage.id} question={question} hatch={f.on.hatch} {...(planned ? { planned } : {})} {...(record.brace ? { recorded: record.brace.body } : {})} />;
+  return (
+    <BracePanel
+      treatment={treatment}
+      damage={damage.id}
+      question={question}
+      hatch={f.on.hatch}
+      {...(planned ? { planned } : {})}
+      {...(record.brace ? { recorded: record.brace.body } : {})}
+    />
+  );
 }

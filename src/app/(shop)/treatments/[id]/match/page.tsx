@@ -1,6 +1,6 @@
 import Link from "next/link";
-import { atPlaces } from "@/core/plan/links";
 import { workOut } from "@/core/plan/damageContext";
+import { atPlaces } from "@/core/plan/links";
 import { matchInputOf } from "@/core/plan/matchInput";
 import { SCALE_STEP_G } from "@/core/plan/planCalc";
 import type { DamageRecord } from "@/core/record/treatment";
@@ -20,12 +20,15 @@ export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/match">
 
 export default async function MatchPage({ params, searchParams }: PageProps<"/treatments/[id]/match">) {
   const { damage } = await searchParams;
-  return withRecord(cabinetProducts, (products) => stationPage(params, "match", (view) => matchView(view, products, typeof damage === "string" ? damage : undefined)));
+  return withRecord(cabinetProducts, (products) =>
+    stationPage(params, "match", (view) => matchView(view, products, typeof damage === "string" ? damage : undefined)),
+  );
 }
 
 function matchView(view: StationView, products: readonly StockProduct[], asked: string | undefined) {
   const { id, treatment } = view;
-  const shown = treatment.damages.find((each) => each.id === asked) ?? treatment.damages.find(({ settled }) => !settled) ?? treatment.damages[0];
+  const shown =
+    treatment.damages.find((each) => each.id === asked) ?? treatment.damages.find(({ settled }) => !settled) ?? treatment.damages[0];
   if (!shown) return <Earlier id={id} first="survey" why="Match needs to know what is wrong. Survey the damage first." />;
   return (
     <>
@@ -40,7 +43,12 @@ function Damages({ view: { id, treatment, damages }, shown }: { view: StationVie
   return (
     <nav aria-label="Damages" className="btn-row flex-wrap pb-2">
       {treatment.damages.map(({ id: damage, settled }, i) => (
-        <Link key={damage} className={`btn small ${damage === shown ? "on" : ""}`} aria-current={damage === shown ? "true" : undefined} href={`/treatments/${id}/match?damage=${damage}`}>
+        <Link
+          key={damage}
+          className={`btn small ${damage === shown ? "on" : ""}`}
+          aria-current={damage === shown ? "true" : undefined}
+          href={`/treatments/${id}/match?damage=${damage}`}
+        >
           {i + 1} {damages.find((each) => each.treatment === id && each.damage === damage)?.title} {settled ? "✓" : ""}
         </Link>
       ))}
@@ -48,22 +56,35 @@ function Damages({ view: { id, treatment, damages }, shown }: { view: StationVie
   );
 }
 
-function DamageMatch({ view: { id, record, treatment, air, now }, damage, products }: { view: StationView; damage: DamageRecord; products: readonly StockProduct[] }) {
+function DamageMatch({
+  view: { id, record, treatment, air, now },
+  damage,
+  products,
+}: {
+  view: StationView;
+  damage: DamageRecord;
+  products: readonly StockProduct[];
+}) {
   const asked = damageInput(pieceFacts(record), damage);
   const { choose: _choose, ...open } = asked;
   const found = workOut(open, treatment.stance, air, { scale_step_g: SCALE_STEP_G });
   if (found.way.places === undefined)
     return (
       <p className="max-w-[560px] py-4 text-[16px] leading-[22px]">
-        You decided: {found.way.label.toLowerCase()}. No chain of materials is needed; Make ready holds what is to do. Survey takes the decision back.
+        You decided: {found.way.label.toLowerCase()}. No chain of materials is needed; Make ready holds what is to do. Survey takes the
+        decision back.
       </p>
     );
   const { survey } = damage.survey.body;
-  const { substrate, finish } = found.context.f.on.substrate === "mdf-vinyl" && asked.finish === "none" ? { ...asked, finish: "foil" as const } : asked;
+  const { substrate, finish } =
+    found.context.f.on.substrate === "mdf-vinyl" && asked.finish === "none" ? { ...asked, finish: "foil" as const } : asked;
   const input = matchInputOf({ substrate, finish }, survey, survey.damage, air.temp_C);
   const need = {
     filler: found.places.reduce((sum, place) => sum + (place.takes.includes("filler") ? volumeOf(place) : 0), 0),
-    adhesive: found.places.reduce((sum, place) => sum + (place.takes.includes("adhesive") ? ((place.area_mm2 ?? 0) * (place.film_mm ?? 0.1)) / 1000 : 0), 0),
+    adhesive: found.places.reduce(
+      (sum, place) => sum + (place.takes.includes("adhesive") ? ((place.area_mm2 ?? 0) * (place.film_mm ?? 0.1)) / 1000 : 0),
+      0,
+    ),
   };
   const shelf = shelfOf(products, need, now);
   return (
@@ -77,7 +98,9 @@ function DamageMatch({ view: { id, record, treatment, air, now }, damage, produc
       stale={damage.choice_stale}
       referrals={referrals(survey)}
       {...(shelf ? { shelf } : {})}
-      {...(damage.choice ? { choice: { stance: damage.choice.body.stance, chain: damage.choice.body.chain, entry: damage.choice.id } } : {})}
+      {...(damage.choice
+        ? { choice: { stance: damage.choice.body.stance, chain: damage.choice.body.chain, entry: damage.choice.id } }
+        : {})}
     />
   );
 }

@@ -10,7 +10,9 @@ import { stationMetadata } from "../title";
 export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/ready">) => stationMetadata(params, "ready");
 
 export default async function ReadyPage({ params }: PageProps<"/treatments/[id]/ready">) {
-  return stationPage(params, "ready", (view) => workStation(view, "ready", { elsewhere: { "dry-run": "record it below" }, panels: <Panels {...view} /> }));
+  return stationPage(params, "ready", (view) =>
+    workStation(view, "ready", { elsewhere: { "dry-run": "record it below" }, panels: <Panels {...view} /> }),
+  );
 }
 
 /** What each damage asks beside its operations: shards, the dry run, a form. */
@@ -38,9 +40,26 @@ function DamagePanels({ view: { treatment, record, air, map_photograph }, damage
   return (
     <>
       {measured.kind === "shards" && (
-        <Shards damage={damage.id} count={measured.shards} kind={record.kind} {...photograph} {...sittingFacts(adhesive, air.temp_C)} {...(kept?.shards ? { mapped: kept.shards.body } : {})} />
+        <Shards
+          damage={damage.id}
+          count={measured.shards}
+          kind={record.kind}
+          {...photograph}
+          {...sittingFacts(adhesive, air.temp_C)}
+          {...(kept?.shards ? { mapped: kept.shards.body } : {})}
+        />
       )}
-      {joined && <DryRun damage={damage.id} kind={record.kind} adhesive={adhesive} on={f.on.family} temp_C={air.temp_C} {...photograph} {...(kept?.dry_run ? { recorded: kept.dry_run.body } : {})} />}
+      {joined && (
+        <DryRun
+          damage={damage.id}
+          kind={record.kind}
+          adhesive={adhesive}
+          on={f.on.family}
+          temp_C={air.temp_C}
+          {...photograph}
+          {...(kept?.dry_run ? { recorded: kept.dry_run.body } : {})}
+        />
+      )}
       {form && <FormChoice damage={damage.id} {...form} chosen={kept?.form?.body.form as ComponentProps<typeof FormChoice>["chosen"]} />}
     </>
   );

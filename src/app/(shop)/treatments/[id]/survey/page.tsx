@@ -6,7 +6,12 @@ export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/survey"
 
 export default async function SurveyPage({ params, searchParams }: PageProps<"/treatments/[id]/survey">) {
   const { damage } = await searchParams;
-  return stationPage(params, "survey", (view) => render(view, typeof damage === "string" && /^d[1-9][0-9]?$/.test(damage) ? damage : "d1"), <SaveSurvey />);
+  return stationPage(
+    params,
+    "survey",
+    (view) => render(view, typeof damage === "string" && /^d[1-9][0-9]?$/.test(damage) ? damage : "d1"),
+    <SaveSurvey />,
+  );
 }
 
 function render({ id, record, treatment, photographs, damages, parts, map_photograph }: StationView, damage: string) {
