@@ -14,7 +14,7 @@ module.exports = {
       name: "core-is-pure",
       comment: "the computation knows nothing of the screen, the database or the clock",
       severity: "error",
-      from: { path: "^src/core", pathNot: "\\.test\\.ts$" },
+      from: { path: "^src/core", pathNot: "\\.(test|fixture)\\.ts$" },
       to: {
         path: [
           "^src/(store|work|devices|formats|app|ui|workers)/",
@@ -42,6 +42,13 @@ module.exports = {
       severity: "error",
       from: { path: core("plan|record|schedule"), pathNot: "\\.test\\.ts$" },
       to: { path: "^src/core/(calc|openapi|problem)\\.ts" },
+    },
+    {
+      name: "views-on-top-of-the-core",
+      comment: "what pages show is put together from plan and record; neither knows of it",
+      severity: "error",
+      from: { path: "^src/core/(?!views/)", pathNot: "\\.(test|fixture)\\.ts$" },
+      to: { path: core("views") },
     },
     { name: "record-below-plan", severity: "error", from: { path: core("record"), pathNot: "\\.test\\.ts$" }, to: { path: core("plan") } },
     { name: "store-on-core", severity: "error", from: { path: "^src/store" }, to: { path: "^src/(work|app|ui|formats|devices|workers)/" } },

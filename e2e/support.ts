@@ -122,7 +122,7 @@ export async function workStation(page: Page, keep?: RegExp): Promise<void> {
     const rows = operations(page);
     const left = await rows.count();
     const row = rows.first();
-    if (left === 0 || (keep && keep.test((await row.locator(".op-t").textContent()) ?? ""))) return;
+    if (left === 0 || keep?.test((await row.locator(".op-t").textContent()) ?? "")) return;
     const id = (await row.getAttribute("id")) ?? "";
     const act = row.getByRole("button", { name: ACT });
     if (!(await act.isVisible())) {

@@ -17,7 +17,10 @@ export function backIt(c: Context, place: WorkPlace, out: Drafts): void {
   const link = linkAt(c, place, "brace");
   if (!link) return;
   const glue = linkAt(c, place, "adhesive");
-  if (!glue || braceKindOf(link.class) !== "patch" || WET.includes(link.class)) return layWet(c, place, link, out);
+  if (!glue || braceKindOf(link.class) !== "patch" || WET.includes(link.class)) {
+    layWet(c, place, link, out);
+    return;
+  }
   patch(c, place, link, glue, out);
   sections(c, place, glue, out);
 }

@@ -57,10 +57,13 @@ export function letIn(c: Context, place: WorkPlace, out: Drafts): void {
     shared,
     dust: [DUST[c.f.on.family] ?? "dust-resin"],
   };
-  if (place.name === "anchors") return anchors(one, out);
+  if (place.name === "anchors") {
+    anchors(one, out);
+    return;
+  }
   if (kind === "spline") slot(one, out);
   else hole(one, out);
-  fit(one, out);
+  dryFit(one, out);
   setRod(one, out);
 }
 
@@ -132,7 +135,7 @@ function holeWords({ hole_mm, pilot_mm = 1, embed_mm = 0, hole_depth_mm = embed_
 
 const isRod = ({ kind, place, c }: LetIn): boolean => kind === "wire" || (place.name === "core" && c.damage.kind === "tip");
 
-function fit(one: LetIn, out: Drafts): void {
+function dryFit(one: LetIn, out: Drafts): void {
   const { shared, link } = one;
   out.add({
     ...shared,

@@ -172,19 +172,6 @@ function sample(c: Context, surface: WorkPlace, coats: readonly Coat[], out: Dra
 function lay(c: Context, surface: WorkPlace, { name, group, n, of, link, material }: Coat, before: Coat | undefined, out: Drafts): void {
   const mm = material.max_layer_mm;
   const weighed = weigh(material, ((surface.area_mm2 ?? 0) * mm) / 1000, 60, "spread", c.air);
-  const full = before && link.reasons.some(({ rule }) => WAITS_FULL.includes(rule)) && before.material.class !== material.class;
-  const needs: Need[] = before
-    ? [
-        after(
-          before.name,
-          before.material,
-          full ? ["full"] : ["recoat", "hard", "full"],
-          before.material.max_layer_mm,
-          c.air,
-          full ? "the colour has cured" : "the coat before is dry",
-        ),
-      ]
-    : [first("dust-off", "clean"), first("sample", "it was tried")];
   const words = ({ mass_g }: Weighed) => `${group.text}${of > 1 ? `, ${n} of ${of}` : ""}: ${inSentence(material.name)}, ${grams(mass_g)}`;
   const grabs = group.name === "stain" && c.air.temp_C > STAIN_GRABS_C ? ` It is ${plain(c.air.temp_C)} °C here.` : "";
   out.add({
@@ -202,18 +189,31 @@ function lay(c: Context, surface: WorkPlace, { name, group, n, of, link, materia
     why: `${group.why}${grabs}`,
     done_when: group.role === "colour" ? "dry, it meets the sample" : "it lies without dust or run",
     hands_min: [4, 12],
-    cautions: [
-      ...material.hazards,
-      ...(group.name === "tone" && material.carrier === "ketone" ? ["spray"] : []),
-      ...(material.class === "hard-oil" || material.class === "oil-colour" ? ["oily-rags"] : []),
-    ],
+    cautions: cautionsOf(group, material),
     thickness_mm: mm,
-    needs: [...needs, first("dust-off", "clean")],
+    needs: [...beforeCoat(c, link, material, before), first("dust-off", "clean")],
     meets: ["coat-lifts-colour", "alcohol-lifts-stain", "alcohol-lifts-resin", "colour-rubs", "water-raises-stain", "solvent-on-leaf"],
     starts: "coated",
     uses: material.carrier === "ketone" ? ["spray place"] : [],
     layer: n,
   });
+}
+
+/** What a coat waits for: the one before, dry enough, or cured to the full where a rule asks it. */
+function beforeCoat(c: Context, link: PlanLink, material: MaterialClass, before: Coat | undefined): Need[] {
+  if (!before) return [first("dust-off", "clean"), first("sample", "it was tried")];
+  const full = link.reasons.some(({ rule }) => WAITS_FULL.includes(rule)) && before.material.class !== material.class;
+  const mm = before.material.max_layer_mm;
+  if (full) return [after(before.name, before.material, ["full"], mm, c.air, "the colour has cured")];
+  return [after(before.name, before.material, ["recoat", "hard", "full"], mm, c.air, "the coat before is dry")];
+}
+
+/** Rags of these catch fire by themselves. */
+const OILS: readonly string[] = ["hard-oil", "oil-colour"];
+
+function cautionsOf(group: CoatGroup, material: MaterialClass): string[] {
+  const sprayed = group.name === "tone" && material.carrier === "ketone" ? ["spray"] : [];
+  return [...material.hazards, ...sprayed, ...(OILS.includes(material.class) ? ["oily-rags"] : [])];
 }
 
 /** A film is levelled when it has stopped shrinking, then brought to gloss. */

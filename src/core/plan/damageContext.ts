@@ -22,7 +22,7 @@ import type { Damage } from "../survey/measures.data";
 import type { Service, Survey } from "../survey/survey.schema";
 import type { WayFacts, WayRow } from "../survey/wayRow";
 import { placesOf, preselectedWay, wayRow, waysFor } from "../survey/ways";
-import { plain } from "../units";
+import { plain, present } from "../units";
 import { braceQuestion } from "./braceQuestion";
 import type { Context, Tools } from "./context";
 import type { Air } from "./lag";
@@ -91,6 +91,15 @@ export function wayFactsOf({ piece, substrate, finish, survey }: DamageInput, st
   };
 }
 
+/** A way with its places and links. */
+interface Made extends ChosenLinks {
+  readonly way: WayRow;
+  readonly places: readonly WorkPlace[];
+}
+
+type Question = ReturnType<typeof braceAsked>;
+const isBeam = (question: Question): question is BraceInput => question !== undefined && BEAMS.includes(question.joint);
+
 /** Work a damage out. @throws {RangeError} on a way that its kind does not have */
 export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Tools, shelf?: Shelf): WorkedDamage {
   const { survey, substrate } = input;
@@ -98,26 +107,13 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
   const finish = substrate === "mdf-vinyl" && input.finish === "none" ? "foil" : input.finish;
   const facts = wayFactsOf({ ...input, finish }, stance);
   const question = braceAsked(survey.damage, substrate, survey.service);
-  const choose = input.brace ? withBrace(input.brace.kind, input.choose ?? []) : (input.choose ?? []);
   const asked = { ...matchInputOf({ substrate, finish }, survey, survey.damage, air.temp_C), stance };
-  const made = (way: WayRow) => {
-    const places = placesOf(way, survey.damage, input.id, facts);
-    const preferred =
-      question && BEAMS.includes(question.joint) && places.some(({ name }) => name === "core") ? preferredBrace(question) : undefined;
-    const found = preferred === undefined ? undefined : linksFor(asked, places, withBrace(preferred, choose), shelf);
-    const holds = found?.links.every(({ role, verdict, overridden }) => role !== "brace" || verdict !== "refused" || overridden)
-      ? found
-      : undefined;
-    return { way, places, ...(holds ? cleared(holds) : linksFor(asked, places, choose, shelf)) };
-  };
+  const made = (way: WayRow) => makeWay(way, placesOf(way, survey.damage, input.id, facts), asked, question, input, shelf);
   const taken = input.way === undefined ? unasked(survey.damage, facts, made) : made(rowOf(survey.damage, input.way));
   const chain = Object.fromEntries(taken.links.map(({ role, material }) => [role, material])) as Partial<Record<Role, MaterialClass>>;
   const f = opFacts({ ...input, finish }, stance, air, taken.way, taken.places, chain);
   const sized = question && sizedBrace(taken.places, taken.links, question, survey.damage, input.brace);
-  const beam =
-    question && BEAMS.includes(question.joint) && (taken.way.way === "bond" || taken.way.way === "bridge" || taken.way.way === "brace");
-  const judged = beam ? judgeBrace({ ...question, ...(sized && taken.way.way === "brace" ? { brace: sized.kind } : {}) }) : undefined;
-  const reached = question && sized && taken.way.way === "brace" ? safetyWith(sized, question) : judged?.safety_without;
+  const { judged, reached } = safetyOf(question, sized || undefined, taken.way.way);
   const context: Context = {
     f,
     damage: survey.damage,
@@ -140,6 +136,37 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
   };
 }
 
+/** The links of a way; the brace that the figures speak for is held fast where Match does not refuse it. */
+function makeWay(
+  way: WayRow,
+  places: readonly WorkPlace[],
+  asked: Parameters<typeof linksFor>[0],
+  question: Question,
+  input: DamageInput,
+  shelf?: Shelf,
+): Made {
+  const choose = input.brace ? withBrace(input.brace.kind, input.choose ?? []) : (input.choose ?? []);
+  const preferred = isBeam(question) && places.some(({ name }) => name === "core") ? preferredBrace(question) : undefined;
+  const found = preferred === undefined ? undefined : linksFor(asked, places, withBrace(preferred, choose), shelf);
+  const holds = found?.links.every(({ role, verdict, overridden }) => role !== "brace" || verdict !== "refused" || overridden);
+  return { way, places, ...(found && holds ? cleared(found) : linksFor(asked, places, choose, shelf)) };
+}
+
+/** Ways that leave a joint to its glue, or brace it. */
+const JOINED: readonly string[] = ["bond", "bridge", "brace"];
+
+/** What the joint reaches, and what is said of it. */
+function safetyOf(
+  question: Question,
+  sized: SizedBrace | undefined,
+  way: string,
+): { readonly judged?: ReturnType<typeof judgeBrace>; readonly reached?: number } {
+  const braced = way === "brace" && sized !== undefined;
+  const judged =
+    isBeam(question) && JOINED.includes(way) ? judgeBrace({ ...question, ...(braced ? { brace: sized.kind } : {}) }) : undefined;
+  return present({ judged, reached: question && braced ? safetyWith(sized, question) : judged?.safety_without });
+}
+
 function weakness(warnings: ReadonlyArray<{ code: string; message: string }>, reached: number | undefined, asked: number) {
   const weak =
     reached !== undefined && reached < asked
@@ -153,8 +180,6 @@ function rowOf(damage: Damage, way: string): WayRow {
   if (!row) throw new RangeError(`“${way}” is no way to meet a ${damage.kind}`);
   return row;
 }
-
-type Made = { readonly way: WayRow; readonly places: readonly WorkPlace[] } & ChosenLinks;
 
 /** The least that holds: the first way that can't harm and that the catalogue has every material for; else the first that can't harm. */
 function unasked(damage: Damage, facts: WayFacts, made: (way: WayRow) => Made): Made {

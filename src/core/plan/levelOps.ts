@@ -38,67 +38,94 @@ export function levelOps(c: Context, out: Drafts): void {
   for (const place of placesWith(c, "levelling")) surfacer(c, place, out);
 }
 
-function grits(c: Context, places: readonly WorkPlace[], hardness: 1 | 2 | 3 | 4 | 5, fill: string, sheet: boolean, out: Drafts): void {
-  const film = places.some(({ kind }) => kind === "film");
-  const finish = c.f.finish.finish as Finish;
-  const to = sheet ? P(240) : film ? FILM_TO : c.f.on.family === "metal" ? P(400) : LADDER_ENDS[finish].to;
+/** From where to where it is sanded, and why not further. */
+interface Ladder {
+  readonly from: Grade;
+  readonly to: Grade;
+  readonly because: string;
+  readonly film: boolean;
+  readonly sheet: boolean;
+}
+
+function ladderOf(c: Context, film: boolean, sheet: boolean, hardness: 1 | 2 | 3 | 4 | 5): Ladder {
+  const { to, because } = endOf(c, film, sheet);
   const wanted = sheet ? P(180) : film ? FILM_FROM : LADDER_STARTS[hardness];
   const from = (grainOf(wanted) ?? 0) < (grainOf(to) ?? 0) ? to : wanted;
-  const because = sheet
-    ? "no finer before stain: it closes the pores"
-    : film
-      ? "then compound: a film is levelled very fine"
-      : c.f.on.family === "metal"
-        ? "then polish; finer smears soft metal"
-        : LADDER_ENDS[finish].because;
-  let before: Need[] = [...BEFORE];
-  if (c.f.on.family === "metal") {
-    out.add({
-      ...base(c, places),
-      name: "file",
-      kind: "file",
-      text: "File it: second cut, then smooth; card the teeth clean",
-      why: "Bulk comes off with a file while grit would smear the soft metal.",
-      done_when: "a straight edge shows light nowhere",
-      hands_min: [8, 20],
-      cautions: ["dust-metal", "dust-resin"],
-      needs: before,
-    });
-    before = [first("file", "bulk is off")];
-  }
-  const rungs = walk(from, to, []).steps;
-  for (const [i, { grade }] of rungs.entries()) {
+  return { from, to, because, film, sheet };
+}
+
+function endOf(c: Context, film: boolean, sheet: boolean): Pick<Ladder, "to" | "because"> {
+  if (sheet) return { to: P(240), because: "no finer before stain: it closes the pores" };
+  if (film) return { to: FILM_TO, because: "then compound: a film is levelled very fine" };
+  if (c.f.on.family === "metal") return { to: P(400), because: "then polish; finer smears soft metal" };
+  return LADDER_ENDS[c.f.finish.finish as Finish];
+}
+
+function grits(c: Context, places: readonly WorkPlace[], hardness: 1 | 2 | 3 | 4 | 5, fill: string, sheet: boolean, out: Drafts): void {
+  const film = places.some(({ kind }) => kind === "film");
+  const metal = c.f.on.family === "metal";
+  const start = metal ? filed(c, places, out) : [...BEFORE];
+  const last = rungs(c, places, ladderOf(c, film, sheet, hardness), fill, start, out);
+  if (film || (c.f.finish.finish === "none" && c.f.on.family === "ceramic")) compounds(c, places, last, out);
+  if (metal) burnish(c, places, last, out);
+}
+
+function filed(c: Context, places: readonly WorkPlace[], out: Drafts): Need[] {
+  out.add({
+    ...base(c, places),
+    name: "file",
+    kind: "file",
+    text: "File it: second cut, then smooth; card the teeth clean",
+    why: "Bulk comes off with a file while grit would smear the soft metal.",
+    done_when: "a straight edge shows light nowhere",
+    hands_min: [8, 20],
+    cautions: ["dust-metal", "dust-resin"],
+    needs: [...BEFORE],
+  });
+  return [first("file", "bulk is off")];
+}
+
+/** Every rung of the ladder after the one before; answers what waits for the last. */
+function rungs(
+  c: Context,
+  places: readonly WorkPlace[],
+  { from, to, because, film, sheet }: Ladder,
+  fill: string,
+  start: Need[],
+  out: Drafts,
+): Need[] {
+  const { steps } = walk(from, to, []);
+  return steps.reduce((before, { grade }, i) => {
     const label = gradeLabel(grade);
+    const top = `${fill.charAt(0).toUpperCase()}${fill.slice(1)} stands proud; to ${gradeLabel(to)}: ${because}.`;
     out.add({
       ...base(c, places),
       name: `grit-${label}`,
       kind: "grit",
       text: `Sand with ${label}${how(c, film)}${where(c, grade)}`,
-      why:
-        i === 0
-          ? `${fill.charAt(0).toUpperCase()}${fill.slice(1)} stands proud; to ${gradeLabel(to)}: ${because}.`
-          : `Until the scratches of ${gradeLabel(rungs[i - 1]?.grade ?? grade)} are gone.`,
+      why: i === 0 ? top : `Until the scratches of ${gradeLabel(steps[i - 1]?.grade ?? grade)} are gone.`,
       done_when: i === 0 ? "it is level by straight edge and fingertip" : "no scratch of the grade before is left in raking light",
       hands_min: sheet || film ? [4, 10] : [3, 9],
       cautions: dust(c, film),
       needs: before,
       meets: ["level-hump", "level-even", "level-gum", "level-scratches-metal"],
     });
-    before = [first(`grit-${label}`, "each grit only erases the one before")];
-  }
-  if (film || (c.f.finish.finish === "none" && c.f.on.family === "ceramic")) compounds(c, places, before, out);
-  if (c.f.on.family === "metal")
-    out.add({
-      ...base(c, places),
-      name: "burnish",
-      kind: "compound",
-      text: "Polish lightly and stop early, a clean pad",
-      why: "Soft metal smears under strong compound: it runs over the edge of the overlay.",
-      done_when: "it reflects as its surroundings do, no more",
-      hands_min: [3, 8],
-      cautions: ["dust-metal"],
-      needs: before,
-    });
+    return [first(`grit-${label}`, "each grit only erases the one before")];
+  }, start);
+}
+
+function burnish(c: Context, places: readonly WorkPlace[], needs: readonly Need[], out: Drafts): void {
+  out.add({
+    ...base(c, places),
+    name: "burnish",
+    kind: "compound",
+    text: "Polish lightly and stop early, a clean pad",
+    why: "Soft metal smears under strong compound: it runs over the edge of the overlay.",
+    done_when: "it reflects as its surroundings do, no more",
+    hands_min: [3, 8],
+    cautions: ["dust-metal"],
+    needs: [...needs],
+  });
 }
 
 function how(c: Context, film: boolean): string {
@@ -116,27 +143,27 @@ function where(c: Context, grade: Grade): string {
     : ", over the edge: this one may touch the glaze";
 }
 
+/** What the piece itself throws off beside the fill. */
+const DUST: Readonly<Record<string, string>> = {
+  ceramic: "silica",
+  mineral: "dust-mineral",
+  paper: "dust-mineral",
+  metal: "dust-metal",
+  wood: "dust-wood",
+  board: "dust-wood",
+};
+
 /** Dust by what is really sanded: the fill, and what lies beside it. */
 function dust(c: Context, film: boolean): string[] {
-  const { family } = c.f.on;
-  const found = new Set<string>();
-  const filler = c.f.chain.filler;
-  for (const hazard of filler?.hazards ?? []) if (hazard.startsWith("dust")) found.add(hazard);
-  if (filler && found.size === 0) found.add(filler.hatch === "wood" ? "dust-wood" : "dust-resin");
-  if (!film)
-    found.add(
-      family === "ceramic" || c.f.on.substrate === "stone"
-        ? "silica"
-        : family === "mineral" || family === "paper"
-          ? "dust-mineral"
-          : family === "metal"
-            ? "dust-metal"
-            : family === "wood" || family === "board"
-              ? "dust-wood"
-              : "dust-resin",
-    );
-  if (c.f.finish.finish === "paint") found.add("old-paint");
-  return [...found];
+  const { filler } = c.f.chain;
+  const beside = c.f.on.substrate === "stone" ? "silica" : (DUST[c.f.on.family] ?? "dust-resin");
+  return [...new Set([...fillDust(filler), ...(film ? [] : [beside]), ...(c.f.finish.finish === "paint" ? ["old-paint"] : [])])];
+}
+
+function fillDust(filler: Context["f"]["chain"]["filler"]): string[] {
+  if (!filler) return [];
+  const own = filler.hazards.filter((hazard) => hazard.startsWith("dust"));
+  return own.length > 0 ? own : [filler.hatch === "wood" ? "dust-wood" : "dust-resin"];
 }
 
 function compounds(c: Context, places: readonly WorkPlace[], before: readonly Need[], out: Drafts): void {

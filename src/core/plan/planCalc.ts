@@ -1,6 +1,9 @@
 import type { Station } from "../catalogue";
+import { type Place, volumeOf } from "../survey/place";
+import { present } from "../units";
+import type { OpMark } from "./operation";
 import type { PlanInput, PlanResult } from "./plan.schema";
-import { type OpMark, placeOf, type Repair, type Round, repairOf } from "./repair";
+import { type Repair, type Round, repairOf } from "./repair";
 
 /** The read-out of a bench scale, g, where none is told. */
 export const SCALE_STEP_G = 0.01;
@@ -78,29 +81,32 @@ function readEntries(entries: NonNullable<PlanInput["entries"]>): { rounds: Omit
   return { rounds, marks };
 }
 
-function checkRefers(
-  { operations, places, links }: Repair,
-  inputs: ReadonlyArray<{
-    readonly id: string;
-    readonly choose: ReadonlyArray<{ readonly place?: string; readonly role: string; readonly class: string }>;
-  }>,
-  marks: ReadonlyMap<string, OpMark>,
-  rounds: readonly Omit<Round, "round">[],
-): void {
-  const known = new Set(operations.map(({ id }) => id));
-  for (const op of marks.keys()) if (!known.has(op)) throw new RangeError(`no operation ${op} in this plan`);
-  const named = new Set([...places.map(({ id }) => id), ...inputs.map(({ id }) => id)]);
-  for (const place of rounds.flatMap((round) => round.places))
-    if (!named.has(place)) throw new RangeError(`no place ${place} in this plan`);
-  for (const { id, choose } of inputs)
-    for (const { place, role, class: name } of choose)
-      if (
-        !links.some(
-          (link) =>
-            link.role === role && link.class === name && (place === undefined ? link.place.startsWith(`${id}/`) : link.place === place),
-        )
-      )
-        throw new RangeError(`damage ${id} takes no ${role}${place ? ` at ${place}` : ""} in this way: it was chosen ${name}`);
+type Chosen = ReadonlyArray<{
+  readonly id: string;
+  readonly choose: ReadonlyArray<{ readonly place?: string; readonly role: string; readonly class: string }>;
+}>;
+
+/** What is named must be there. @throws {RangeError} */
+function checkRefers(repair: Repair, inputs: Chosen, marks: ReadonlyMap<string, OpMark>, rounds: readonly Omit<Round, "round">[]): void {
+  const known = new Set(repair.operations.map(({ id }) => id));
+  const op = [...marks.keys()].find((each) => !known.has(each));
+  if (op !== undefined) throw new RangeError(`no operation ${op} in this plan`);
+  const named = new Set([...repair.places.map(({ id }) => id), ...inputs.map(({ id }) => id)]);
+  const place = rounds.flatMap((round) => round.places).find((each) => !named.has(each));
+  if (place !== undefined) throw new RangeError(`no place ${place} in this plan`);
+  for (const { id, choose } of inputs) checkChosen(repair, id, choose);
+}
+
+function checkChosen({ links }: Repair, id: string, choose: Chosen[number]["choose"]): void {
+  const at = (place: string | undefined) => (link: { readonly place: string }) =>
+    place === undefined ? link.place.startsWith(`${id}/`) : link.place === place;
+  const idle = choose.find(
+    ({ place, role, class: name }) => !links.filter(at(place)).some((link) => link.role === role && link.class === name),
+  );
+  if (idle)
+    throw new RangeError(
+      `damage ${id} takes no ${idle.role}${idle.place ? ` at ${idle.place}` : ""} in this way: it was chosen ${idle.class}`,
+    );
 }
 
 function warningsOf({ damages, links }: Repair): PlanResult["warnings"] {
@@ -116,4 +122,24 @@ function warningsOf({ damages, links }: Repair): PlanResult["warnings"] {
       missing.map(({ role, because }) => ({ code: "no-material", message: `${id}: nothing serves as ${role}. ${because}` })),
     ),
   ];
+}
+
+function placeOf(place: Place): PlanResult["places"][number] {
+  const { id, damage, kind, label, solids, area_mm2, film_mm, gap_mm, depth_mm, open_behind } = place;
+  const volume_cm3 = solids && solids.length > 0 ? volumeOf(place) : undefined;
+  return {
+    id,
+    damage,
+    kind,
+    label,
+    ...present({
+      volume_cm3,
+      area_mm2,
+      film_mm,
+      gap_mm: gap_mm?.[1],
+      gap_from_mm: gap_mm?.[0],
+      depth_mm,
+      open_behind: open_behind || undefined,
+    }),
+  };
 }

@@ -1,8 +1,6 @@
-import { type MaterialClass, type Range, type Role, STATIONS, type Station } from "../catalogue";
+import { type Range, STATIONS, type Station } from "../catalogue";
 import type { Shelf } from "../match/case";
-import { LIMITS } from "../survey/inspection.data";
-import { type Place, volumeOf } from "../survey/place";
-import { type Edge, edgesOf, inOrder, type Placed } from "./arrange";
+import { edgesOf, inOrder, type Placed } from "./arrange";
 import { closeOps } from "./closeOps";
 import { colourOps } from "./colourOps";
 import type { Context, Tools, WorkPlace } from "./context";
@@ -13,8 +11,10 @@ import { joinOps } from "./joinOps";
 import type { Air } from "./lag";
 import { levelOps } from "./levelOps";
 import type { PlanLink } from "./links";
-import type { Operation, PlanInput, PlanResult } from "./plan.schema";
+import { minded, type OpMark, type OwnOp, operationOf, ownOperation, sortOwn } from "./operation";
+import type { Operation, PlanInput } from "./plan.schema";
 import { readyOps } from "./readyOps";
+import { costOf, elapsed, referrals, sumRanges } from "./sums";
 
 /** A treatment as it is planned: what the pages, the sheet and the calculation all read. */
 export interface Repair {
@@ -42,15 +42,6 @@ export interface Round {
   readonly low_mm?: number;
 }
 
-/** What was done of an operation, as its log tells it. */
-export interface OpMark {
-  readonly status: "done" | "skipped";
-  readonly at: string;
-  /** The places it covered; absent = all that it names. */
-  readonly places?: readonly string[];
-  readonly surface_mm?: number;
-}
-
 export interface RepairInput {
   readonly damages: readonly DamageInput[];
   readonly stance: PlanInput["stance"];
@@ -61,16 +52,6 @@ export interface RepairInput {
   readonly at: number;
   readonly own?: readonly OwnOp[];
   readonly shelf?: Shelf;
-}
-
-/** An operation of one's own at a station. */
-export interface OwnOp {
-  readonly id: string;
-  readonly station: Station;
-  readonly text: string;
-  readonly why: string;
-  readonly hands_min: number;
-  readonly wait_min: number;
 }
 
 /** From damages to operations: ways, places, links, drafts, rounds, order. */
@@ -261,214 +242,3 @@ function lowPlace(place: WorkPlace, low_mm: number): WorkPlace {
   const area = Math.max(1, (place.opening_mm2 ?? 1) * LOW_SHARE);
   return { ...place, solids: [{ shape: "sheet", area_mm2: area, depth: low_mm }], depth_mm: low_mm, opening_mm2: area, open_behind: false };
 }
-
-const DAY_MS = 86_400_000;
-
-function operationOf({ draft, round, id }: Placed, edges: readonly Edge[], marks: ReadonlyMap<string, OpMark>, at: number): Operation {
-  const mark = marks.get(id);
-  const after = edges.map(({ from: before, need }) => ({
-    op: before.id,
-    min_min: need.lag?.min ?? 0,
-    min_range: need.lag?.range ?? ([0, 0] as const),
-    ...(need.max ? { max_min: need.max.min } : {}),
-    because: need.because,
-    ...(need.lag?.stage ? { stage: need.lag.stage } : {}),
-    ...(need.max?.stage ? { closes: need.max.stage } : {}),
-  }));
-  const running =
-    mark?.status === "done" && draft.starts !== undefined && at - Date.parse(mark.at) < DAY_MS * 60 && stillRuns(draft, mark, at);
-  const volumes = draft.kind === "mix" ? portionsOf(draft) : [];
-  return {
-    id,
-    round,
-    station: draft.station,
-    places: draft.places.map((place) => place.id),
-    kind: draft.kind,
-    text: draft.text,
-    why: draft.why,
-    ...(draft.role ? { role: draft.role } : {}),
-    ...(draft.class ? { class: draft.class } : {}),
-    ...(draft.mass_g === undefined ? {} : { mass_g: draft.mass_g }),
-    ...(draft.volume_cm3 === undefined ? {} : { volume_cm3: draft.volume_cm3 }),
-    ...(draft.parts ? { parts: [...draft.parts] } : {}),
-    ...(draft.batches ? { batches: draft.batches } : {}),
-    ...(volumes.length > 1 ? { portions: volumes } : {}),
-    ...(draft.thickness_mm ? { thickness_mm: draft.thickness_mm } : {}),
-    hands_min: draft.hands_min,
-    after: strongest(after),
-    ...(draft.uses && draft.uses.length > 0 ? { uses: [...draft.uses] } : {}),
-    cautions: [...new Set(draft.cautions)],
-    mind: [],
-    done_when: draft.done_when,
-    status: running ? "running" : (mark?.status ?? "open"),
-    ...(draft.link ? { link: draft.link } : {}),
-    ...(draft.starts ? { starts: draft.starts } : {}),
-    ...(draft.layer ? { layer: draft.layer } : {}),
-  };
-}
-
-/** A clock runs until the material is hard. */
-function stillRuns({ material, thickness_mm = 1 }: Draft, mark: OpMark, at: number): boolean {
-  const stage =
-    material?.cure.stages.find(({ stage: name }) => name === "hard" || name === "handle" || name === "recoat") ??
-    material?.cure.stages.at(-1);
-  if (!material || !stage) return false;
-  const factor = material.cure.by === "drying" ? Math.max(0.25, (thickness_mm / material.cure.at_mm) ** 2) : 1;
-  return at - Date.parse(mark.at) < stage.minutes[1] * factor * 60_000;
-}
-
-/** What each place takes of one batch, by its volume. */
-function portionsOf({ places, mass_g = 0 }: Draft): Array<{ place: string; mass_g: number }> {
-  const whole = places.reduce((sum, place) => sum + volumeOf(place), 0);
-  return whole > 0 ? places.map((place) => ({ place: place.id, mass_g: (mass_g * volumeOf(place)) / whole })) : [];
-}
-
-/** One line for each operation that is waited for: the longest wait, the shortest window. */
-function strongest(after: Operation["after"]): Operation["after"] {
-  const best = new Map<string, Operation["after"][number]>();
-  for (const each of after) {
-    const known = best.get(each.op);
-    if (!known) best.set(each.op, each);
-    else best.set(each.op, { ...(each.min_min > known.min_min ? each : known), ...minMax(known.max_min, each.max_min) });
-  }
-  return [...best.values()];
-}
-
-function minMax(a: number | undefined, b: number | undefined): { max_min?: number } {
-  const found = [a, b].filter((each) => each !== undefined);
-  return found.length > 0 ? { max_min: Math.min(...found) } : {};
-}
-
-/** Every condition under which a link fits is an operation, or is minded at the link's own. */
-function minded(operations: readonly Operation[], damages: readonly WorkedDamage[], met: Repair["met"]): Operation[] {
-  const mind = new Map<string, Array<{ rule: string; text: string }>>();
-  for (const damage of damages)
-    for (const link of damage.links)
-      for (const { rule, effect, text } of link.reasons) {
-        if (effect !== "if" && !(effect === "refuse" && link.overridden !== undefined)) continue;
-        if (effect === "if" && met.get(damage.id)?.has(rule)) continue;
-        const at =
-          operations.find((operation) => operation.link === link.id) ??
-          operations.find((operation) => operation.places.includes(link.place));
-        if (at) mind.set(at.id, [...(mind.get(at.id) ?? []), { rule, text }]);
-      }
-  return operations.map((operation) => {
-    const found = (mind.get(operation.id) ?? []).filter(({ rule }, i, all) => all.findIndex((each) => each.rule === rule) === i);
-    return found.length > 0
-      ? { ...operation, mind: found, cautions: [...operation.cautions, ...found.map(({ rule }) => rule)] }
-      : operation;
-  });
-}
-
-function ownOperation({ id, station, text, why, hands_min }: OwnOp, marks: ReadonlyMap<string, OpMark>): Operation {
-  return {
-    id,
-    round: 1,
-    station,
-    places: [],
-    kind: "check",
-    text,
-    why,
-    hands_min: [hands_min, hands_min],
-    after: [],
-    cautions: [],
-    mind: [],
-    done_when: "you are content with it",
-    status: marks.get(id)?.status ?? "open",
-  };
-}
-
-/** One's own operations stand at the end of their station. */
-function sortOwn(operations: readonly Operation[]): Operation[] {
-  const own = operations.filter(({ id }) => id.startsWith("own/"));
-  if (own.length === 0) return [...operations];
-  const rest = operations.filter(({ id }) => !id.startsWith("own/"));
-  return own.reduce((all, each) => {
-    const last = all.findLastIndex(({ station }) => STATION_ORDER.indexOf(station) <= STATION_ORDER.indexOf(each.station));
-    return [...all.slice(0, last + 1), each, ...all.slice(last + 1)];
-  }, rest);
-}
-
-const sumRanges = (ranges: readonly Range[]): Range => [
-  ranges.reduce((sum, [low]) => sum + low, 0),
-  ranges.reduce((sum, [, high]) => sum + high, 0),
-];
-
-/** Longest way through the operations with their waits, one pair of hands not counted twice; minutes, low to high. */
-function elapsed(operations: readonly Operation[]): Range {
-  const ends = [0, 1].map((end) => {
-    const finished = new Map<string, number>();
-    let hands = 0;
-    let latest = 0;
-    for (const { id, after, hands_min } of operations) {
-      const ready = Math.max(0, ...after.map(({ op, min_range }) => (finished.get(op) ?? 0) + (min_range[end] ?? 0)));
-      const start = Math.max(ready, 0);
-      const stop = start + (hands_min[end] ?? 0);
-      hands += hands_min[end] ?? 0;
-      finished.set(id, stop);
-      latest = Math.max(latest, stop);
-    }
-    return Math.max(latest, hands);
-  });
-  return [ends[0] ?? 0, ends[1] ?? 0];
-}
-
-/** What is bought by the piece costs about this, €: a dowel, a strip of veneer, a sheet of fabric. Trade practice. */
-const PIECE_EUR: Range = [0.5, 4];
-
-/** Material by mass and price, and what a way buys by the piece; €. */
-function costOf(damages: readonly WorkedDamage[], operations: readonly Operation[]): Range {
-  const materials = new Map<string, MaterialClass>(
-    damages.flatMap(({ links }) => links.map(({ class: name, material }) => [name, material] as const)),
-  );
-  const byMass = operations
-    .filter(({ kind, mass_g }) => mass_g !== undefined && (kind !== "bond" || !operations.some((each) => each.kind === "mix")))
-    .map(({ class: name, mass_g = 0 }): Range => {
-      const price = materials.get(name ?? "")?.price_eur_kg ?? [0, 0];
-      return [(mass_g / 1000) * price[0], (mass_g / 1000) * price[1]];
-    });
-  const pieces = damages.flatMap(({ links }) =>
-    links.filter(({ role, class: name }) => role === "brace" || name === "wood-inlay").map(() => PIECE_EUR),
-  );
-  return sumRanges([...byMass, ...pieces, ...damages.flatMap(({ way }) => (way.extra_eur ? [way.extra_eur] : []))]);
-}
-
-function referrals(inputs: readonly DamageInput[], damages: readonly WorkedDamage[]): Array<{ code: string; message: string }> {
-  const limits = inputs.flatMap(({ survey }) =>
-    LIMITS.filter(({ limit, level }) => level === "refer" && survey.limits?.[limit]).map(({ limit, says }) => ({
-      code: limit as string,
-      message: says as string,
-    })),
-  );
-  const missing = damages.flatMap((damage) =>
-    damage.missing.map(({ role, because }) => ({ code: "no-material", message: `${damage.id}: nothing serves as ${role}. ${because}` })),
-  );
-  const found = [...limits, ...missing, ...damages.flatMap(({ brace_warnings }) => brace_warnings)];
-  return found.filter(({ message }, i) => found.findIndex((each) => each.message === message) === i);
-}
-
-export const placeOf = ({
-  id,
-  damage,
-  kind,
-  label,
-  area_mm2,
-  film_mm,
-  gap_mm,
-  depth_mm,
-  open_behind,
-  ...place
-}: Place): PlanResult["places"][number] => ({
-  id,
-  damage,
-  kind,
-  label,
-  ...(place.solids && place.solids.length > 0 ? { volume_cm3: volumeOf(place) } : {}),
-  ...(area_mm2 === undefined ? {} : { area_mm2 }),
-  ...(film_mm === undefined ? {} : { film_mm }),
-  ...(gap_mm === undefined ? {} : { gap_mm: gap_mm[1], gap_from_mm: gap_mm[0] }),
-  ...(depth_mm === undefined ? {} : { depth_mm }),
-  ...(open_behind ? { open_behind } : {}),
-});
-
-export type { Role };

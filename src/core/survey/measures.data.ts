@@ -215,3 +215,12 @@ type MeasuredAs<Row extends readonly Measure[]> = {
 /** A damage with the measurements of its kind. */
 export type Damage = { readonly [K in DamageKind]: { readonly kind: K } & MeasuredAs<(typeof MEASURES)[K]> }[DamageKind];
 export type DamageOf<K extends DamageKind> = Extract<Damage, { kind: K }>;
+
+/** A section is square or round: width and height, or a diameter. */
+export const SECTIONED: readonly DamageKind[] = ["break-along", "break-across", "loose-joint"];
+
+/** Whether the section of a member is not measured whole. */
+export function lacksSection(damage: { readonly kind: DamageKind }): boolean {
+  const has = (name: string) => (damage as Record<string, unknown>)[name] !== undefined;
+  return SECTIONED.includes(damage.kind) && !has("diameter_mm") && !(has("width_mm") && has("height_mm"));
+}

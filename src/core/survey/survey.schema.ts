@@ -2,7 +2,7 @@ import { type Static, type TSchema, Type } from "@sinclair/typebox";
 import { DAMAGE_KINDS, type DamageKind, EARLIER_GLUES, type EarlierGlue } from "../catalogue";
 import { celsius, oneOf, strict, tagged } from "../units/schema";
 import { CHECK_ROWS, type Check, LIMITS, type Limit } from "./inspection.data";
-import { type Damage, MEASURES, type Measure } from "./measures.data";
+import { type Damage, MEASURES, type Measure, SECTIONED } from "./measures.data";
 
 function schemaOf(measure: Measure): TSchema {
   switch (measure.type) {
@@ -20,15 +20,7 @@ function schemaOf(measure: Measure): TSchema {
   }
 }
 
-/** A section is square or round: width and height, or a diameter. */
-const SECTIONED: readonly DamageKind[] = ["break-along", "break-across", "loose-joint"];
 const SQUARE_OR_ROUND = { anyOf: [{ required: ["width_mm", "height_mm"] }, { required: ["diameter_mm"] }] };
-
-/** Whether the section of a member is not measured whole. */
-export function lacksSection(damage: { readonly kind: DamageKind }): boolean {
-  const has = (name: string) => (damage as Record<string, unknown>)[name] !== undefined;
-  return SECTIONED.includes(damage.kind) && !has("diameter_mm") && !(has("width_mm") && has("height_mm"));
-}
 
 const variant = (kind: DamageKind) =>
   strict(

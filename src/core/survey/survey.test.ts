@@ -4,11 +4,11 @@ import { check } from "../problem";
 import { consequences, flagsOf, referrals } from "./consequences";
 import { CHECK_ROWS, checksFor, LIMITS } from "./inspection.data";
 import { lossOf } from "./loss";
-import { DAMAGE_LABELS, type Damage, MEASURES, type Measure } from "./measures.data";
+import { DAMAGE_LABELS, type Damage, lacksSection, MEASURES, type Measure } from "./measures.data";
 import { QUESTIONS } from "./questions.data";
 import { boundsOf, sketchOf } from "./sketch";
 import { damageAt } from "./survey.fixture";
-import { DamageSchema, lacksSection, SurveySchema } from "./survey.schema";
+import { DamageSchema, SurveySchema } from "./survey.schema";
 
 const rows = (kind: DamageKind): readonly Measure[] => MEASURES[kind];
 

@@ -1,5 +1,5 @@
 import type { Operation } from "../plan/plan.schema";
-import { formatMinutes } from "../units";
+import { formatMinutes, present } from "../units";
 import type { Worked } from "./worked";
 
 /** What may be done with an operation. Times in ms since the epoch. */
@@ -43,28 +43,35 @@ function actOf(op: Operation, byId: ReadonlyMap<string, Operation>, worked: Work
   const timed = op.after.map((edge) => edgeTimes(edge, worked));
   const never = timed.find(({ never: reason }) => reason !== undefined);
   if (never?.never) return { op, state: "never", because: never.never, needs: "reason" };
-  const latest = timed.reduce<(typeof timed)[number] | undefined>(
+  return timedAct(op, timed, now);
+}
+
+/** By its clocks: too early, too late, or now. */
+function timedAct(op: Operation, timed: readonly EdgeTimes[], now: number): Act {
+  const latest = timed.reduce<EdgeTimes | undefined>(
     (best, each) => (best === undefined || each.from > best.from ? each : best),
     undefined,
   );
   const closing = timed.filter(({ until }) => until !== undefined).sort((a, b) => (a.until ?? 0) - (b.until ?? 0))[0];
-  const from = latest?.from ?? 0;
+  const { from = 0, since: begun = now } = latest ?? {};
   const until = closing?.until;
-  const clock = closing?.clock ?? latest?.clock;
+  const waited = latest?.waits ? { from, since: begun } : {};
   const times = {
-    ...(latest && latest.waits ? { from, since: latest.since } : {}),
+    ...waited,
     ...(until === undefined ? {} : { until, since: closing?.since ?? from }),
-    ...(clock ? { clock } : {}),
+    ...present({ clock: closing?.clock ?? latest?.clock }),
   };
-  if (from > now)
+  if (from > now) {
+    const passed = `${formatMinutes((now - begun) / MINUTE)} of ${formatMinutes((from - begun) / MINUTE)}`;
     return {
       op,
       state: "too-early",
       ...times,
-      because: `${capital(latest?.because ?? "")}: ${formatMinutes((now - (latest?.since ?? now)) / MINUTE)} of ${formatMinutes((from - (latest?.since ?? from)) / MINUTE)}.`,
+      because: `${capital(latest?.because ?? "")}: ${passed}.`,
       consequence: tooEarly(op),
       needs: "reason",
     };
+  }
   if (until !== undefined && until < now)
     return {
       op,

@@ -1,5 +1,6 @@
 import { type Station, stationLabel } from "../catalogue";
 import { STATION_ORDER, type Treatment } from "../record/treatment";
+import { present } from "../units";
 import { type Act, actsOf, brief } from "./acts";
 import type { Worked } from "./worked";
 
@@ -127,38 +128,31 @@ const URGENCY: Readonly<Record<NextAct["state"] | "missed", number>> = { closing
 export function actAt({ closed, station, idle, acts, broken }: ActBrief, now: number): NextAct {
   if (closed) return { state: "closed", station: "close", tokens: [], ...idle };
   if (broken !== undefined) return { state: "never", station, tokens: [], title: "Can’t be worked out", why: broken, hands_min: 5 };
-  const ranked = acts
-    .map((act, i) => ({ act, i, state: stateOf(act, now) }))
-    .sort(
-      (a, b) =>
-        URGENCY[a.state] - URGENCY[b.state] ||
-        (a.state === "off" ? (a.act.from ?? 0) - (b.act.from ?? 0) : (a.act.until ?? Infinity) - (b.act.until ?? Infinity)) ||
-        a.i - b.i,
-    );
-  const [first] = ranked;
-  if (!first || ((station === "survey" || station === "match") && first.state !== "closing" && first.state !== "never"))
-    return { state: "go", station, tokens: [], ...idle };
-  const { act, state } = first;
-  const { title, hands_min, op, tokens, from, until, since, material } = act;
-  const why =
-    state === "off"
-      ? act.hands_off
-      : state === "never"
-        ? (act.never ?? "")
-        : state === "missed"
-          ? "Its window has closed: look, and say why at its station."
-          : act.why;
-  return {
-    state: state === "missed" ? "go" : state,
-    station: act.station,
-    op,
-    title: state === "never" ? "It does not cure here" : title,
-    why,
-    hands_min,
-    tokens,
-    ...(from === undefined || state === "missed" ? {} : { from }),
-    ...(until === undefined || state === "missed" ? {} : { until }),
-    ...(since === undefined ? {} : { since }),
-    ...(material ? { material } : {}),
-  };
+  const [first] = acts.map((act, i): Ranked => ({ act, i, state: stateOf(act, now) })).sort(byUrgency);
+  const pressing = first && (first.state === "closing" || first.state === "never");
+  if (!first || (CHOOSING.includes(station) && !pressing)) return { state: "go", station, tokens: [], ...idle };
+  return nextOf(first);
+}
+
+interface Ranked {
+  readonly act: BriefAct;
+  readonly i: number;
+  readonly state: NextAct["state"] | "missed";
+}
+
+/** What has to be decided before hands go on, unless a window is closing. */
+const CHOOSING: readonly Station[] = ["survey", "match"];
+
+function byUrgency(a: Ranked, b: Ranked): number {
+  const when = ({ act, state }: Ranked) => (state === "off" ? (act.from ?? 0) : (act.until ?? Infinity));
+  return URGENCY[a.state] - URGENCY[b.state] || (when(a) === when(b) ? 0 : when(a) - when(b)) || a.i - b.i;
+}
+
+function nextOf({ act, state }: Ranked): NextAct {
+  const { title, hands_min, op, tokens, station, material, since } = act;
+  const open = state === "missed" ? {} : present({ from: act.from, until: act.until });
+  const shared = { station, op, tokens, hands_min, ...open, ...present({ since, material }) };
+  if (state === "never") return { ...shared, state, title: "It does not cure here", why: act.never ?? "" };
+  if (state === "missed") return { ...shared, state: "go", title, why: "Its window has closed: look, and say why at its station." };
+  return { ...shared, state, title, why: state === "off" ? act.hands_off : act.why };
 }

@@ -3,6 +3,7 @@ import type { Operation } from "../plan/plan.schema";
 import type { BodyOf, Start } from "../record/events.schema";
 import type { Treatment } from "../record/treatment";
 import { placeSize } from "../survey/place";
+import { present } from "../units";
 import type { Act } from "./acts";
 import type { Worked } from "./worked";
 
@@ -64,26 +65,7 @@ function viewOf(
   numbers: ReadonlyMap<string, number>,
   labels: ReadonlyMap<string, string>,
 ): OperationView {
-  const {
-    id,
-    round,
-    station,
-    kind,
-    text,
-    why,
-    done_when,
-    hands_min,
-    places,
-    status,
-    role,
-    portions,
-    parts,
-    mass_g,
-    batches,
-    starts,
-    mind,
-  } = op;
-  const link = worked.repair.links.find((each) => each.id === op.link);
+  const { id, round, station, kind, text, why, done_when, hands_min, places, status, role, portions, parts, mass_g, batches, mind } = op;
   const mark = worked.marks.get(id);
   return {
     id,
@@ -98,30 +80,31 @@ function viewOf(
     status,
     state,
     because,
-    ...(from === undefined ? {} : { from }),
-    ...(until === undefined ? {} : { until }),
-    ...(since === undefined ? {} : { since }),
-    ...(consequence ? { consequence } : {}),
     tokens: [...new Set(places.flatMap((place) => numbers.get(place.split("/")[0] ?? "") ?? []))].sort((a, b) => a - b),
     mind: mind.map((each) => each.text),
     cautions: CAUTIONS.filter(({ caution }) => op.cautions.includes(caution)).map(({ short, text: full }) => ({ short, text: full })),
-    ...(role ? { role } : {}),
-    ...(portions ? { portions: portions.map(({ place, mass_g: g }) => ({ label: labels.get(place) ?? place, mass_g: g })) } : {}),
-    ...(parts && parts.length > 1 ? { parts } : {}),
-    ...(mass_g === undefined ? {} : { mass_g }),
-    ...(batches && batches > 1 ? { batches } : {}),
-    ...(starts && op.class
-      ? {
-          starts,
-          start: {
-            class: op.class,
-            thickness_mm: op.thickness_mm ?? link?.material.cure.at_mm ?? 1,
-            ...(link?.product && link.class === op.class ? { product: link.product } : {}),
-          },
-        }
-      : {}),
-    ...(mark ? { mark: markView(mark.entry, mark.at, mark.by, mark.body) } : {}),
+    ...startOf(op, worked),
+    ...present({
+      from,
+      until,
+      since,
+      consequence,
+      role,
+      portions: portions?.map(({ place, mass_g: g }) => ({ label: labels.get(place) ?? place, mass_g: g })),
+      parts: parts && parts.length > 1 ? parts : undefined,
+      mass_g,
+      batches: batches && batches > 1 ? batches : undefined,
+      mark: mark && markView(mark.entry, mark.at, mark.by, mark.body),
+    }),
   };
+}
+
+/** What its clock starts with: the class, and the jar where one was chosen for this link. */
+function startOf({ starts, class: name, link: id, thickness_mm }: Operation, { repair }: Worked): Pick<OperationView, "starts" | "start"> {
+  if (!starts || !name) return {};
+  const link = repair.links.find((each) => each.id === id);
+  const product = link?.class === name ? link.product : undefined;
+  return { starts, start: { class: name, thickness_mm: thickness_mm ?? link?.material.cure.at_mm ?? 1, ...present({ product }) } };
 }
 
 function markView(

@@ -5,9 +5,10 @@ import type { Shelf } from "../match/case";
 import type { DamageInput } from "../plan/damageContext";
 import type { Air } from "../plan/lag";
 import type { Choice } from "../plan/links";
+import type { OpMark } from "../plan/operation";
 import type { Operation } from "../plan/plan.schema";
 import { SCALE_STEP_G } from "../plan/planCalc";
-import { type OpMark, type Repair, repairOf } from "../plan/repair";
+import { type Repair, repairOf } from "../plan/repair";
 import { type DamageRecord, type Mark, materialTaken, type Treatment } from "../record/treatment";
 
 /** What the plan must know of the piece. */

@@ -37,7 +37,7 @@ export function Aside({ treatment, operations, acts }: { treatment: string; oper
       <h2 className="border-b border-ink pb-1 pt-4">Runs now</h2>
       {plates.length === 0 && <p className="dim py-2">No clock runs.</p>}
       {plates.map((plate) => (
-        <div key={plate.key} className="early" aria-label={`Clock: ${plate.material}`}>
+        <div key={plate.key} className="early">
           <b>{inSentence(plate.material)}</b>
           <Sign name={plate.sign}>{plate.word}</Sign>
           <p className="big-figure">{plate.left}</p>

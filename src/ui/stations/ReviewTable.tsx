@@ -45,8 +45,8 @@ export function ReviewTable({ review }: { review: readonly ReviewRow[] }) {
                 </td>
                 <td>{row.changed ? <Sign name="to-come">changed</Sign> : <Sign name="done">as planned</Sign>}</td>
               </tr>
-              {row.why.map((why, i) => (
-                <tr key={`${row.station} ${i + 1} ${why}`}>
+              {row.why.map((why) => (
+                <tr key={`${row.station} ${why}`}>
                   <td colSpan={6} className="wrap-anywhere">
                     <b>Why:</b> {why}
                   </td>

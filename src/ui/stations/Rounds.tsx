@@ -12,8 +12,8 @@ export function Rounds({ rounds, against }: Pick<ClosingView, "rounds" | "agains
         </p>
       ))}
       {against.length > 0 && <h2 className="border-b border-ink pb-1 pt-3">Done against the plan</h2>}
-      {against.map((words, i) => (
-        <p key={`${i + 1} ${words}`} className="border-b border-ash-deep py-1 wrap-anywhere">
+      {against.map((words) => (
+        <p key={words} className="border-b border-ash-deep py-1 wrap-anywhere">
           {words}
         </p>
       ))}

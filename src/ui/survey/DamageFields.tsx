@@ -97,8 +97,7 @@ function ListField({
         {label} (if any); {hint}
       </legend>
       {rows.map((row, i) => (
-        // a row has no name but its place in the list
-        <div key={`${name}-${i + 1}`} className="grid gap-1 border-b border-ash-deep py-1">
+        <div key={row.id ?? name} className="grid gap-1 border-b border-ash-deep py-1">
           {of.map((each) => (
             <LengthField
               key={each.name}
@@ -116,7 +115,7 @@ function ListField({
         </div>
       ))}
       {rows.length < most && (
-        <button type="button" className="btn small mt-1" onClick={() => set([...rows, {}])}>
+        <button type="button" className="btn small mt-1" onClick={() => set([...rows, { id: crypto.randomUUID() }])}>
           Add one
         </button>
       )}

@@ -1,7 +1,7 @@
 import type { DamageKind, EarlierGlue } from "@/core/catalogue";
 import type { Check, Limit } from "@/core/survey/inspection.data";
-import { type Damage, MEASURES, type Measure } from "@/core/survey/measures.data";
-import { lacksSection, type Service, type Survey } from "@/core/survey/survey.schema";
+import { type Damage, lacksSection, MEASURES, type Measure } from "@/core/survey/measures.data";
+import type { Service, Survey } from "@/core/survey/survey.schema";
 import { parseLength, plain } from "@/core/units";
 import { parseNumber } from "../forms/parse";
 
@@ -11,7 +11,7 @@ export interface SurveyForm {
   /** Measures by name; lengths, counts and choices as text. */
   readonly measures: Record<string, string>;
   readonly yesno: Record<string, boolean | undefined>;
-  /** Several losses of one kind, each with its own lengths. */
+  /** Several losses of one kind, each with its own lengths; `id` tells the rows apart on the page. */
   readonly lists: Record<string, ReadonlyArray<Record<string, string>>>;
   readonly service: Record<string, boolean | undefined>;
   readonly heat_C: string;
@@ -61,7 +61,11 @@ export function surveyForm(
       ),
     ),
     yesno: Object.fromEntries(values.filter(([, value]) => typeof value === "boolean")) as Record<string, boolean>,
-    lists: Object.fromEntries(values.flatMap(([name, value]) => (Array.isArray(value) ? [[name, value.map(typedRow)]] : []))),
+    lists: Object.fromEntries(
+      values.flatMap(([name, value]) =>
+        Array.isArray(value) ? [[name, value.map((row, i) => ({ id: `${name} ${i + 1}`, ...typedRow(row) }))]] : [],
+      ),
+    ),
     service: answers,
     heat_C: heat_C === undefined ? "" : plain(heat_C),
     working_min: working_min === undefined ? "" : plain(working_min),
@@ -191,6 +195,10 @@ function read(
     return undefined;
   }
   if (measure.type === "choice") return text;
+  return readNumber(measure, text, errors);
+}
+
+function readNumber(measure: Sized, text: string, errors: Record<string, string>): number | undefined {
   const parsed = measure.type === "length" ? parseLength(text) : parseNumber(text);
   if (!parsed.ok) {
     errors[measure.name] = parsed.message;

@@ -1,5 +1,5 @@
 import { substrateRow } from "@/core/catalogue";
-import { layersOf } from "@/core/plan/fillOps";
+import { layersOf } from "@/core/plan/layers";
 import { profileOf } from "@/core/plan/profile";
 import type { Worked } from "@/core/views/worked";
 import { type Cut, Sections } from "@/ui/section/Sections";

@@ -1,0 +1,63 @@
+import type { MaterialClass, Range } from "../catalogue";
+import { LIMITS } from "../survey/inspection.data";
+import type { DamageInput, WorkedDamage } from "./damageContext";
+import type { Operation } from "./plan.schema";
+
+/** Minutes or euros added up, low to high. */
+export const sumRanges = (ranges: readonly Range[]): Range => [
+  ranges.reduce((sum, [low]) => sum + low, 0),
+  ranges.reduce((sum, [, high]) => sum + high, 0),
+];
+
+/** Longest way through the operations with their waits, one pair of hands not counted twice; minutes, low to high. */
+export function elapsed(operations: readonly Operation[]): Range {
+  const ends = [0, 1].map((end) => {
+    const finished = new Map<string, number>();
+    let hands = 0;
+    let latest = 0;
+    for (const { id, after, hands_min } of operations) {
+      const ready = Math.max(0, ...after.map(({ op, min_range }) => (finished.get(op) ?? 0) + (min_range[end] ?? 0)));
+      const start = Math.max(ready, 0);
+      const stop = start + (hands_min[end] ?? 0);
+      hands += hands_min[end] ?? 0;
+      finished.set(id, stop);
+      latest = Math.max(latest, stop);
+    }
+    return Math.max(latest, hands);
+  });
+  return [ends[0] ?? 0, ends[1] ?? 0];
+}
+
+/** What is bought by the piece costs about this, €: a dowel, a strip of veneer, a sheet of fabric. Trade practice. */
+const PIECE_EUR: Range = [0.5, 4];
+
+/** Material by mass and price, and what a way buys by the piece; €. */
+export function costOf(damages: readonly WorkedDamage[], operations: readonly Operation[]): Range {
+  const materials = new Map<string, MaterialClass>(
+    damages.flatMap(({ links }) => links.map(({ class: name, material }) => [name, material] as const)),
+  );
+  const byMass = operations
+    .filter(({ kind, mass_g }) => mass_g !== undefined && (kind !== "bond" || !operations.some((each) => each.kind === "mix")))
+    .map(({ class: name, mass_g = 0 }): Range => {
+      const price = materials.get(name ?? "")?.price_eur_kg ?? [0, 0];
+      return [(mass_g / 1000) * price[0], (mass_g / 1000) * price[1]];
+    });
+  const pieces = damages.flatMap(({ links }) =>
+    links.filter(({ role, class: name }) => role === "brace" || name === "wood-inlay").map(() => PIECE_EUR),
+  );
+  return sumRanges([...byMass, ...pieces, ...damages.flatMap(({ way }) => (way.extra_eur ? [way.extra_eur] : []))]);
+}
+
+export function referrals(inputs: readonly DamageInput[], damages: readonly WorkedDamage[]): Array<{ code: string; message: string }> {
+  const limits = inputs.flatMap(({ survey }) =>
+    LIMITS.filter(({ limit, level }) => level === "refer" && survey.limits?.[limit]).map(({ limit, says }) => ({
+      code: limit as string,
+      message: says as string,
+    })),
+  );
+  const missing = damages.flatMap((damage) =>
+    damage.missing.map(({ role, because }) => ({ code: "no-material", message: `${damage.id}: nothing serves as ${role}. ${because}` })),
+  );
+  const found = [...limits, ...missing, ...damages.flatMap(({ brace_warnings }) => brace_warnings)];
+  return found.filter(({ message }, i) => found.findIndex((each) => each.message === message) === i);
+}
