@@ -1,7 +1,5 @@
 import { cure } from "./cure/cure";
 import { CureInput, CureResult } from "./cure/cure.schema";
-import { layers } from "./fill/layers";
-import { LayersInput, LayersResult } from "./fill/layers.schema";
 import { brace } from "./join/brace";
 import { BraceInput, BraceResult } from "./join/brace.schema";
 import { film } from "./level/film";
@@ -14,6 +12,8 @@ import { mix } from "./mix/mix";
 import { MixInput, MixResult } from "./mix/mix.schema";
 import { rescue } from "./mix/rescue";
 import { RescueInput, RescueResult } from "./mix/rescue.schema";
+import { layersCalc } from "./plan/layersCalc";
+import { LayersCalcInput, LayersCalcResult } from "./plan/layersCalc.schema";
 import { PlanInput, PlanResult } from "./plan/plan.schema";
 import { plan } from "./plan/planCalc";
 import { check, type Problem, problem } from "./problem";
@@ -25,7 +25,7 @@ export const CALCULATIONS = {
   volume: { title: "Volume of a loss", input: VolumeInput, result: VolumeResult, run: volume },
   mix: { title: "Parts of a mix", input: MixInput, result: MixResult, run: mix },
   rescue: { title: "Rescue an overshot mix", input: RescueInput, result: RescueResult, run: rescue },
-  layers: { title: "Layers of a fill", input: LayersInput, result: LayersResult, run: layers },
+  layers: { title: "Layers of a fill", input: LayersCalcInput, result: LayersCalcResult, run: layersCalc },
   cure: { title: "Stages of a cure", input: CureInput, result: CureResult, run: cure },
   ladder: { title: "Grit ladder", input: LadderInput, result: LadderResult, run: ladder },
   match: { title: "Chains of materials", input: MatchInput, result: MatchResult, run: match },
