@@ -236,7 +236,7 @@ test("two damages of a relief: each place is chosen by its number, and two clock
   await places.getByRole("button", { name: /Joins of 2 shards/ }).click();
   await expect(page.getByText("Nothing is done at Fill in this repair.")).toBeVisible();
   await places.getByRole("button", { name: "Show all" }).click();
-  await expect(page.getByRole("list", { name: "Operations" }).getByText("Take the form off")).toBeVisible();
+  await expect(page.getByRole("list", { name: "Operations" }).getByText("Take the form off", { exact: true })).toBeVisible();
   await expect(
     page
       .getByRole("complementary", { name: "Shelf" })

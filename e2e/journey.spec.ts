@@ -75,7 +75,6 @@ test("from an empty bench to the record, and back in from its dossier", async ({
     await page.getByLabel("Why is it left out?").fill("the owner had it cleaned");
     await page.getByRole("button", { name: "Leave it out" }).last().click();
     await workStation(page);
-    await page.getByText(/behind$/).click();
     await expect(page.getByText("the owner had it cleaned")).toBeVisible();
     await page.getByRole("link", { name: "Go on to Fill" }).click();
     await expect(page).toHaveURL(/\/fill$/);

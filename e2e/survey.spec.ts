@@ -33,7 +33,7 @@ const STORIES: Readonly<Record<string, Story>> = {
     tells: "It gives under the thumb: a rigid material breaks out again.",
     candidate: /Flexible adhesive/,
     why: ["epoxy-slow", /does not hold on leather/],
-    whatIf: ["Outdoors", /Sun, frost or damp breaks it down outdoors/],
+    whatIf: ["Sounds", /Soft joints damp|damps the sound|sound/i],
   },
   gypsum: {
     piece: { kind: "relief", part: { name: "garland", substrate: "gypsum", finish: "none" }, treatment_title: "lost garland end" },

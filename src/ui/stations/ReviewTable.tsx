@@ -18,10 +18,10 @@ export function ReviewTable({ review }: { review: readonly ReviewRow[] }) {
         <thead>
           <tr>
             <th>Station</th>
-            <th className="num">Time, plan</th>
+            <th className="num hide-phone">Time, plan</th>
             <th className="num">done</th>
-            <th className="num">Acts, plan</th>
-            <th className="num">done</th>
+            <th className="num hide-narrow">Acts, plan</th>
+            <th className="num hide-narrow">done</th>
             <th>Against the plan</th>
           </tr>
         </thead>
@@ -32,14 +32,14 @@ export function ReviewTable({ review }: { review: readonly ReviewRow[] }) {
                 <td>
                   <b>{row.label}</b>
                 </td>
-                <td className="num">
+                <td className="num hide-phone">
                   {row.planned === 0 ? "–" : `${formatMinutes(row.planned_min[0])} to ${formatMinutes(row.planned_min[1])}`}
                 </td>
                 <td className="num">
                   <b>{formatMinutes(row.done_min)}</b>
                 </td>
-                <td className="num">{row.planned === 0 ? "–" : row.planned}</td>
-                <td className="num">
+                <td className="num hide-narrow">{row.planned === 0 ? "–" : row.planned}</td>
+                <td className="num hide-narrow">
                   <b>{row.planned === 0 ? "–" : row.done}</b>
                   {row.skipped > 0 && <span className="sub"> {row.skipped} left out</span>}
                 </td>

@@ -1,0 +1,54 @@
+import type { Family, OpFacts } from "../catalogue";
+
+export const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+
+export const CLEAN: Readonly<Record<Family, string>> = {
+  ceramic: "Wipe the break with alcohol, twice",
+  mineral: "Brush the loss, then blow it out with a hand bellows",
+  wood: "Brush and scrape out dust, keep every fibre that still keys",
+  board: "Vacuum the edge, no water",
+  skin: "De-wax around it with a cloth barely damp with white spirit",
+  metal: "Degrease, then abrade inside the loss",
+  polymer: "Wipe with alcohol, no ketone",
+  bone: "Brush dry, wipe with barely damp alcohol",
+  paper: "Brush dry, no water",
+};
+export const CLEAN_CAUTION: Readonly<Record<Family, readonly string[]>> = {
+  ceramic: ["vapour"],
+  polymer: ["vapour"],
+  metal: ["vapour", "dust-metal"],
+  skin: ["vapour"],
+  bone: ["vapour"],
+  mineral: ["dust-mineral"],
+  wood: ["dust-wood"],
+  board: ["dust-wood"],
+  paper: ["dust-mineral"],
+};
+
+export const joined = ({ chain }: OpFacts) => chain.adhesive !== undefined;
+export const filled = ({ chain, kinds }: OpFacts) => chain.filler !== undefined && (kinds.has("void") || kinds.has("film"));
+export const chained = (f: OpFacts) => Object.keys(f.chain).length > 0;
+export const isFilm = ({ kinds }: OpFacts) => kinds.has("film");
+export const poured = ({ chain }: OpFacts) => chain.filler?.group === "plaster";
+export const sheet = ({ way }: OpFacts) => way === "reveneer" || way === "cut-fill";
+export const swelling = ({ measures }: OpFacts) => (typeof measures.swelling_mm === "number" ? measures.swelling_mm : 0);
+export const twinned = ({ measures }: OpFacts) => typeof measures.twin === "string" && measures.twin !== "none";
+export const formed = (f: OpFacts) => filled(f) && built(f) && f.form !== "none" && (poured(f) || f.form !== undefined || twinned(f));
+export const built = ({ damage }: OpFacts) => damage === "corner" || damage === "tip";
+
+/** The heat that loosens an old glue against what lies beside it: °C, and whether it may be used. */
+export function heatWords({ earlier, finish, on, survives }: OpFacts): { readonly words: string; readonly cold: boolean } {
+  const softens = earlier?.softens_C;
+  if (!earlier || !softens || earlier.carrier !== "heat") return { words: "", cold: false };
+  const stands = Math.min(finish.stands_C, on.max_C);
+  const beside = finish.stands_C <= on.max_C ? finish.label : on.label;
+  const cold = stands < softens[1] && (survives || on.max_C < softens[1]);
+  return { words: `${earlier.label} softens at ${softens[0]} to ${softens[1]} °C, ${lower(beside)} stands ${stands} °C.`, cold };
+}
+export const removal = (f: OpFacts) => (heatWords(f).cold ? (f.earlier?.cold ?? "") : (f.earlier?.removed_by ?? ""));
+export const solventNear = ({ earlier, finish }: OpFacts) => earlier !== undefined && finish.harmed_by.includes(earlier.carrier);
+
+export const MOULD_OF: Readonly<Record<string, string>> = {
+  same: "Take the mould off the twin of the same hand",
+  mirrored: "Take the mould off the mirrored twin and turn it, or build the shape free-hand: as it is, it does not fit",
+};
