@@ -71,9 +71,11 @@ test("from an empty bench to the record, and back in from its dossier", async ({
   await test.step("make ready: one operation is left out with its reason, the rest is done", async () => {
     await done(/^Done: Photograph the damage/);
     const open = page.getByRole("list", { name: "Operations" }).getByRole("listitem");
+    await expect(open.getByText("Photograph the damage in raking light", { exact: true })).toHaveCount(0);
     await open.first().getByRole("button", { name: "Leave it out" }).click();
     await page.getByLabel("Why is it left out?").fill("the owner had it cleaned");
     await page.getByRole("button", { name: "Leave it out" }).last().click();
+    await expect(page.getByText("2 behind")).toBeVisible();
     await workStation(page);
     await expect(page.getByText("the owner had it cleaned")).toBeVisible();
     await page.getByRole("link", { name: "Go on to Fill" }).click();

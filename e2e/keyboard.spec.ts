@@ -48,6 +48,7 @@ test("the whole job by keyboard alone", async ({ page }) => {
   await pressOn(page, button(/^Mixed now/));
   await expect(button(/^Mixed now/)).toHaveCount(0);
   await pressOn(page, button(/^Done: Press in/));
+  await expect(page.getByRole("list", { name: "Operations" }).getByText(/^Press in/)).toHaveCount(0);
   const early = page.getByText("Do it, with a reason").first();
   await expect(early).toBeVisible();
   await tabTo(page, early);

@@ -56,7 +56,7 @@ export interface RepairInput {
 
 /** From damages to operations: ways, places, links, drafts, rounds, order. */
 export function repairOf(input: RepairInput): Repair {
-  const damages = input.damages.map((damage) => workOut(damage, input.stance, input.air, input.tools, input.shelf));
+  const damages = input.damages.map((damage) => workOutOnce(damage, input));
   const rounds = input.rounds.map((round, i) => ({ ...round, round: i + 2 }));
   const contexts = new Map(damages.map(({ id, context }) => [id, context]));
   const parts = new Map(damages.map(({ id, part }) => [id, part]));
@@ -85,8 +85,32 @@ export function repairOf(input: RepairInput): Repair {
   };
 }
 
-/** Every draft of one damage, in the order of the stations. */
+/** So many damages are remembered as they were worked out: those of a full shop. */
+const MOST_KNOWN = 400;
+const known = new Map<string, WorkedDamage>();
+
+/** A damage in the same air, by the same choices, is the same: a page that is read again does not match its materials again. */
+function workOutOnce(damage: DamageInput, { stance, air, tools, shelf }: RepairInput): WorkedDamage {
+  if (shelf) return workOut(damage, stance, air, tools, shelf);
+  const key = JSON.stringify([damage, stance, air, tools]);
+  const found = known.get(key) ?? workOut(damage, stance, air, tools);
+  known.delete(key);
+  known.set(key, found);
+  const [oldest] = known.keys();
+  if (known.size > MOST_KNOWN && oldest !== undefined) known.delete(oldest);
+  return found;
+}
+
+const drafted = new WeakMap<Context, Draft[]>();
+
+/** Every draft of one damage, in the order of the stations; drawn up once for each context. */
 function draftsOf(context: Context, part: string): Draft[] {
+  const found = drafted.get(context) ?? draftAll(context, part);
+  drafted.set(context, found);
+  return found;
+}
+
+function draftAll(context: Context, part: string): Draft[] {
   const out = new Drafts();
   for (const stationOps of [readyOps, joinOps, fillOps, levelOps, colourOps, closeOps]) stationOps(context, out);
   const inner = context.damage.kind === "break-along" || context.damage.kind === "break-across";

@@ -1,7 +1,7 @@
 import type { Shelf } from "@/core/match/case";
 import { matching } from "@/core/match/match";
 import type { MatchInput } from "@/core/match/match.schema";
-import { candidates, chainFor, changesSince, keyOf, otherWould, picksOf, refusedOf, shared, summary } from "./picks";
+import { askedPlaces, candidates, chainFor, changesSince, forcedOf, keyOf, otherWould, picksOf, refusedOf, shared, summary } from "./picks";
 
 const ask = (over: Partial<MatchInput> = {}): MatchInput => ({
   substrate: "stoneware",
@@ -89,4 +89,38 @@ test("what the other stance would pick is said without switching", () => {
   expect(otherWould(other, own, "reversible")).toMatch(/^Service first would pick/);
   expect(otherWould(own, own, "reversible")).toBe("Service first would pick the same");
   expect(otherWould(matching(ask({ climate_C: -40 })), own, "service")).toBe("Reversible first finds nothing either");
+});
+
+describe("against the rules", () => {
+  const wet = ask({ service: { wet: true } });
+
+  test("a refused pick stands in the chain only with its reason, and gives way without", () => {
+    const found = matching(wet);
+    const filler = (forced: Parameters<typeof chainFor>[2]) =>
+      chainFor(found, { filler: "gypsum-plaster" }, forced).find(({ role }) => role === "filler")?.row.class;
+    expect(filler({ filler: "a trial for the class" })).toBe("gypsum-plaster");
+    expect(filler({})).not.toBe("gypsum-plaster");
+  });
+
+  test("the reasons on record come back to their links", () => {
+    expect(
+      forcedOf([
+        { role: "filler", class: "gypsum-plaster", because: "a trial" },
+        { role: "colour", class: "acrylic-paint" },
+      ]),
+    ).toEqual({ filler: "a trial" });
+  });
+});
+
+test("a what-if changes the figures of its places, and only those that it names", () => {
+  const surveyed = ask({ working_min: 10 });
+  const places = {
+    roles: ["adhesive", "filler"] as const,
+    at: { adhesive: { damage: { gap_mm: 0.1 }, working_min: 5 }, filler: { damage: { depth_mm: 6 }, working_min: "none" as const } },
+  };
+  expect(askedPlaces(places, surveyed, surveyed)).toEqual(places);
+  const wider = askedPlaces(places, surveyed, { ...surveyed, damage: { ...surveyed.damage, gap_mm: 2 } });
+  expect([wider.at.adhesive?.damage.gap_mm, wider.at.filler?.damage.depth_mm]).toEqual([2, 6]);
+  const slower = askedPlaces(places, surveyed, { ...surveyed, working_min: 40 });
+  expect([slower.at.adhesive?.working_min, slower.at.filler?.working_min]).toEqual([40, "none"]);
 });
