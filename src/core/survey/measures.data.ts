@@ -94,8 +94,8 @@ export const MEASURES = {
         "support",
         "What holds them",
         [
-          ["body", "A closed body"],
-          ["beam", "They stand out freely"],
+          ["body", "A body"],
+          ["beam", "Nothing"],
         ],
         "the joins of a dish are no beam",
       ),
@@ -113,8 +113,8 @@ export const MEASURES = {
         "closes_by",
         "What closes it",
         [
-          ["hand", "The hand"],
-          ["clamp", "A clamp"],
+          ["hand", "Hand"],
+          ["clamp", "Clamp"],
           ["humidity", "Damp air"],
         ],
         "wood that has dried out often closes in damp air",

@@ -63,17 +63,20 @@ function plateOf(act: BriefAct, now: number, wall: Wall): Plate | undefined {
     };
   if (state === "missed" || state === "closed") return undefined;
   if (until === undefined && act.material === undefined) return undefined;
-  if (until === undefined) return { ...base, sign: "go", word: title, left: "now", until: "no hurry", used: 1, rank: [2, from] };
+  if (until === undefined) return { ...base, sign: "go", word: short(title), left: "now", until: "no hurry", used: 1, rank: [2, from] };
   return {
     ...base,
     sign: state === "closing" ? "soon" : "go",
-    word: title,
+    word: short(title),
     left: formatMinutes(Math.max(1, (until - now) / MINUTE)),
     until: `until ${wall.when(until, now)}`,
     used: share(Math.max(from, since), until, now),
     rank: [state === "closing" ? 0 : 1, until],
   };
 }
+
+/** The first words of an act, for a plate: "Trim with a blade". */
+const short = (title: string): string => title.split(",")[0] ?? title;
 
 function share(from: number, to: number, now: number): number {
   return to > from ? Math.min(1, Math.max(0, (now - from) / (to - from))) : 1;

@@ -39,7 +39,9 @@ export function Aside({ treatment, operations, acts }: { treatment: string; oper
       {plates.map((plate) => (
         <div key={plate.key} className="early">
           <b>{inSentence(plate.material)}</b>
-          <Sign name={plate.sign}>{plate.word}</Sign>
+          <Sign name={plate.sign} wrap>
+            {plate.word}
+          </Sign>
           <p className="big-figure">{plate.left}</p>
           <p>{plate.until}</p>
         </div>

@@ -28,16 +28,18 @@ export function Sections({ cuts }: { cuts: readonly Cut[] }) {
       {cuts.length > 1 && (
         <Segmented label="Place" value={cut.id} options={cuts.map(({ id, label }) => [id, label] as const)} onChange={show} />
       )}
-      <Section
-        profile={cut.profile}
-        hatch={cut.hatch}
-        substrate={cut.substrate}
-        fill={cut.fill}
-        fillHatch={cut.fillHatch}
-        title={`${cut.label}, ${counted(cut.fill.surfaces.length, "layer")} of ${inSentence(cut.material)}`}
-        width={620}
-        height={280}
-      />
+      <div className="max-w-[640px]">
+        <Section
+          profile={cut.profile}
+          hatch={cut.hatch}
+          substrate={cut.substrate}
+          fill={cut.fill}
+          fillHatch={cut.fillHatch}
+          title={`${cut.label}, ${counted(cut.fill.surfaces.length, "layer")} of ${inSentence(cut.material)}`}
+          width={620}
+          height={280}
+        />
+      </div>
       <p className="sub">Drawn as planned: true to scale, layers by their cured height. Real breaks differ by some 15 %.</p>
     </section>
   );
