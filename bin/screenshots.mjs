@@ -19,7 +19,7 @@ const VIEWS = [
   ["ready", `/treatments/${treatment("lemonade-jar")}/ready`, 1280, 800],
   ["shards", `/treatments/${treatment("prize-saucer")}/ready`, 1280, 1180],
   ["join", `/treatments/${treatment("figure-hand")}/join`, 1280, 800],
-  ["brace", `/treatments/${treatment("figure-hand")}/join`, 1280, 800, "section[aria-label='Brace']"],
+  ["brace", `/treatments/${treatment("carousel-hare")}/join`, 1280, 800, "section[aria-label='Brace']"],
   ["fill", `/treatments/${treatment("lemonade-jar")}/fill`, 1280, 800],
   ["fill-tablet", `/treatments/${treatment("lemonade-jar")}/fill`, 820, 1180],
   ["level", `/treatments/${treatment("booth-counter")}/level`, 1280, 800],

@@ -168,7 +168,7 @@ export const STORIES: readonly Story[] = [
           limits: { carries_person: false, significant: false },
           found: "Horsehair behind it pushes the edges apart.",
         },
-        choose: "contact-adhesive",
+        choose: "flexible-adhesive",
       },
     ],
     tell: (t) => {

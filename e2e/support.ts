@@ -119,6 +119,8 @@ const operations = (page: Page) => page.getByRole("list", { name: "Operations" }
 export async function workStation(page: Page, keep?: RegExp): Promise<void> {
   await expect(page.getByRole("heading", { name: /^What to do/ })).toBeVisible();
   for (let i = 0; i < 60; i++) {
+    // while an entry is on its way every press of the station rests
+    await expect(page.locator(".op button:disabled")).toHaveCount(0);
     const rows = operations(page);
     const left = await rows.count();
     const row = rows.first();

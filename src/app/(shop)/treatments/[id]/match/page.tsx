@@ -45,7 +45,7 @@ function Damages({ view: { id, treatment, damages }, shown }: { view: StationVie
       {treatment.damages.map(({ id: damage, settled }, i) => (
         <Link
           key={damage}
-          className={`btn small ${damage === shown ? "on" : ""}`}
+          className="btn small"
           aria-current={damage === shown ? "true" : undefined}
           href={`/treatments/${id}/match?damage=${damage}`}
         >
