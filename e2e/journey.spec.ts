@@ -110,12 +110,13 @@ test("from an empty bench to the record, and back in from its dossier", async ({
     await early.getByRole("button", { name: /^Done: / }).click();
     await workStation(page);
     await page.getByRole("link", { name: "Go on to Level" }).click();
+    await expect(page).toHaveURL(/\/level$/);
   });
 
   await test.step("level, and back to Fill for a pinhole: the second round is told with its cause", async () => {
     await workStation(page, /P180/);
     await done("Back to …");
-    await page.getByLabel("Station", { exact: true }).selectOption("fill");
+    await page.getByRole("combobox", { name: "Station" }).selectOption("fill");
     await page.getByLabel("Because").fill("a pinhole by the rim");
     await done("Open the round");
     await page.goto(page.url().replace(/level.*/, "fill"));
@@ -123,8 +124,10 @@ test("from an empty bench to the record, and back in from its dossier", async ({
     await expect(page.getByText(/a pinhole by the rim/).first()).toBeVisible();
     await workStation(page);
     await page.getByRole("link", { name: "Go on to Level" }).click();
+    await expect(page).toHaveURL(/\/level$/);
     await workStation(page);
     await page.getByRole("link", { name: "Go on to Colour" }).click();
+    await expect(page).toHaveURL(/\/colour$/);
   });
 
   await test.step("colour: every coat with its clock", async () => {
