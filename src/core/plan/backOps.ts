@@ -4,12 +4,10 @@ import { counted, inSentence, plain } from "../units";
 import { after, type Context, first, linkAt, type PlanLink, squeezeOut, type WorkPlace, weigh } from "./context";
 import { grams } from "./doses";
 import type { Drafts } from "./draft";
+import { LAID_WET } from "./links";
 
 /** A tear is laid in sections so long, mm: middle of 15 to 25; Kite and Thomson 2006, ch. 11. */
 const SECTION_MM = 20;
-/** Laid wet through: they need no glue under them. */
-const WET: readonly string[] = ["plaster-bandage", "glass-fabric"];
-
 const base = (c: Context, places: readonly WorkPlace[]) => ({ damage: c.f.id, places, of: "damage" as const, station: "join" as const });
 
 /** A patch behind a tear, or layers behind a shell. */
@@ -17,7 +15,7 @@ export function backIt(c: Context, place: WorkPlace, out: Drafts): void {
   const link = linkAt(c, place, "brace");
   if (!link) return;
   const glue = linkAt(c, place, "adhesive");
-  if (!glue || braceKindOf(link.class) !== "patch" || WET.includes(link.class)) {
+  if (!glue || braceKindOf(link.class) !== "patch" || LAID_WET.includes(link.class)) {
     layWet(c, place, link, out);
     return;
   }

@@ -27,10 +27,13 @@ const inputs: fc.Arbitrary<PlanInput> = fc
     at: "2026-10-07T08:00:00+02:00",
   }));
 
+/** The same surveys each time, so that a red run is about the change at hand; `LAWS_SEED=1 npx jest laws` looks elsewhere. */
+const SEED = Number(process.env.LAWS_SEED ?? 20261007);
+
 const holds = (law: (found: PlanResult, input: PlanInput) => void, numRuns = 60) =>
   fc.assert(
     fc.property(inputs, (input) => law(plan(input), input)),
-    { numRuns },
+    { numRuns, seed: SEED },
   );
 
 test("every material that is chosen is put to work somewhere, and each place has something to do", () => {
@@ -112,11 +115,13 @@ test("what is done stays done and as it was when a round is opened, and a round 
   }, 30);
 });
 
-test("the same question has the same answer, and a warmer room never waits longer for a reaction", () => {
+test("the same question has the same answer, and the same work is never longer in a warmer room", () => {
   holds((found, input) => {
     expect(plan(input)).toEqual(found);
     const warm = plan({ ...input, climate: { ...input.climate, temp_C: input.climate.temp_C + 2 } });
-    if (warm.links.map(({ class: name }) => name).join() === found.links.map(({ class: name }) => name).join())
-      expect(warm.elapsed_min[0]).toBeLessThanOrEqual(found.elapsed_min[0] + 1e-6);
+    // warmth shortens open times too: more sittings or batches are other work, and may take longer
+    const work = ({ links, operations }: PlanResult) =>
+      [...links.map(({ class: name }) => name), ...operations.map(({ id, batches = 1 }) => `${id} ${batches}`)].join();
+    if (work(warm) === work(found)) expect(warm.elapsed_min[0]).toBeLessThanOrEqual(found.elapsed_min[0] + 1e-6);
   }, 30);
 });

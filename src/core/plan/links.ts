@@ -113,10 +113,12 @@ export function linksFor(input: MatchInput, places: readonly WorkPlace[], choice
   };
 }
 
+/** Fabric that is laid wet through holds by itself: no glue goes under it. */
+export const LAID_WET: readonly ClassName[] = ["plaster-bandage", "glass-fabric"];
+
 /** A bandage wetted with plaster holds by itself, and where nothing is let in there is nothing to glue. */
 function withoutIdleGlue(places: readonly WorkPlace[], links: readonly PlanLink[]): PlanLink[] {
-  const glued = (id: string) =>
-    links.some(({ role, place, class: name }) => place === id && role === "brace" && name !== "plaster-bandage");
+  const glued = (id: string) => links.some(({ role, place, class: name }) => place === id && role === "brace" && !LAID_WET.includes(name));
   const backed = new Set(places.filter(({ takes }) => takes.includes("brace")).map(({ id }) => id));
   return links.filter(({ role, place }) => role !== "adhesive" || !backed.has(place) || glued(place));
 }
