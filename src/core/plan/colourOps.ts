@@ -4,6 +4,7 @@ import { inSentence, plain } from "../units";
 import { after, type Context, first, linkAt, type PlanLink, placesWith, told, type Weighed, type WorkPlace, wait, weigh } from "./context";
 import { grams } from "./doses";
 import type { Drafts, Need } from "./draft";
+import { gloss } from "./filmOps";
 
 const base = (c: Context, places: readonly WorkPlace[]) => ({ damage: c.f.id, places, of: "damage" as const, station: "colour" as const });
 
@@ -242,15 +243,5 @@ function polish(c: Context, surface: WorkPlace, { name, material }: Coat, out: D
     cautions: ["dust-resin"],
     needs: [first("film-wait", "it has stopped shrinking")],
   });
-  out.add({
-    ...base(c, [surface]),
-    name: "gloss-compound",
-    kind: "compound",
-    text: "Polish with medium, then fine compound, a clean labelled pad for each",
-    why: "A grain of the coarser one scratches all over again.",
-    done_when: "the lamp’s edge is sharp in it",
-    hands_min: [8, 20],
-    cautions: ["dust-resin"],
-    needs: [first("flat-P1200", "level first")],
-  });
+  gloss(c, surface, first("flat-P1200", "level first"), out);
 }

@@ -2,7 +2,7 @@ import { type MaterialClass, middle } from "../catalogue";
 import { film as filmBudget } from "../level/film";
 import { inSentence } from "../units";
 import { after, type Context, first, linkAt, type WorkPlace, wait, weigh } from "./context";
-import type { Drafts } from "./draft";
+import type { Drafts, Need } from "./draft";
 
 /** A film is never left thinner than this over wood, µm; trade practice, typical data sheets of lacquers. */
 export const SAFE_FILM_UM = 60;
@@ -98,6 +98,11 @@ function rubOut(c: Context, place: WorkPlace, material: MaterialClass, cycles: n
     cautions: ["dust-resin"],
     needs: [first("film-wait", "it has stopped shrinking")],
   });
+  gloss(c, place, first("flat-P1500", "rubbed out first"), out);
+}
+
+/** Every new film is brought to gloss alike, once it is flat. */
+export function gloss(c: Context, place: WorkPlace, flat: Need, out: Drafts): void {
   out.add({
     ...base(c, [place]),
     name: "gloss-compound",
@@ -107,6 +112,6 @@ function rubOut(c: Context, place: WorkPlace, material: MaterialClass, cycles: n
     done_when: "the lamp’s edge is sharp in it",
     hands_min: [8, 20],
     cautions: ["dust-resin"],
-    needs: [first("flat-P1500", "rubbed out first")],
+    needs: [flat],
   });
 }
