@@ -1,6 +1,7 @@
 export * from "./abrasives.data";
 export * from "./cautions.data";
 export * from "./classes";
+export * from "./coatNames.data";
 export * from "./damage.data";
 export * from "./finishes.data";
 export * from "./flags.data";

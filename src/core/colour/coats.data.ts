@@ -1,8 +1,8 @@
-import type { ClassName, Finish, OperationKind, Role } from "../catalogue";
+import type { ClassName, CoatName, Finish, OperationKind, Role } from "../catalogue";
 
 /** So many coats of one kind, one after the other. */
 export interface CoatGroup {
-  readonly name: string;
+  readonly name: CoatName;
   readonly kind: Extract<OperationKind, "tint" | "colour" | "coat" | "finish">;
   readonly role: Extract<Role, "colour" | "topcoat">;
   readonly count: number;
@@ -12,13 +12,33 @@ export interface CoatGroup {
   readonly why: string;
 }
 
-const group = (name: string, kind: CoatGroup["kind"], role: CoatGroup["role"], count: number, text: string, why: string, own?: ClassName): CoatGroup => ({ name, kind, role, count, text, why, ...(own ? { class: own } : {}) });
+const group = (name: CoatName, kind: CoatGroup["kind"], role: CoatGroup["role"], count: number, text: string, why: string, own?: ClassName): CoatGroup => ({ name, kind, role, count, text, why, ...(own ? { class: own } : {}) });
 
 const SEAL = group("seal", "coat", "topcoat", 1, "A first clear coat", "It shows what has to be muted, and lets a wrong tone be rubbed back.");
 const TONE = (count: number) => group("tone", "tint", "colour", count, "A toning coat", "Transparent coats add up: each one deepens and darkens, so match the last, not the first.");
 const CLEAR = (count: number) => group("clear", "coat", "topcoat", count, "A clear coat", "Several thin ones dry sooner than one thick one.");
 const MUTE = group("mute", "colour", "colour", 1, "Mute what is dark or light under it, opaque, in dots and strokes", "Transparent coats never cover: what shows through the first clear coat is muted first.", "acrylic-paint");
 const UNDER = (count: number) => group("under", "colour", "colour", count, "Undercolour", "Opaque first, to mute the fill: a shade lighter, for the coats over it darken it.");
+
+/** Several close tones over an undercolour. */
+export const PATTERN = group("pattern", "colour", "colour", 2, "Pattern: sponge or mottle it, two close tones", "A flat patch is found at once; several close tones are not.");
+
+/** A coat that was put into the plan by hand, by its name; where the route of the finish has words of its own, those are said. */
+export const COATS_BY_NAME: Readonly<Record<CoatName, CoatGroup & { readonly label: string }>> = {
+  stain: { label: "Stain", ...group("stain", "tint", "colour", 1, "A coat of stain", "It sinks in: wipe it at once, and judge it dry.") },
+  seal: { label: "First clear coat", ...SEAL },
+  under: { label: "Undercolour", ...UNDER(1) },
+  mute: { label: "Muting", ...group("mute", "colour", "colour", 1, "Mute what is dark or light under it, in dots and strokes", "Transparent coats never cover: what shows through is muted first.") },
+  colour: { label: "Colour coat", ...group("colour", "colour", "colour", 1, "A colour coat", "Thin, so that the form under it stays sharp.") },
+  pattern: { label: "Pattern", ...PATTERN },
+  tone: { label: "Toner", ...TONE(1) },
+  retouch: { label: "Retouching", ...group("retouch", "colour", "colour", 1, "Retouch in dots, never a wash", "A wash leaves a rim; dots stop where they are set.") },
+  dye: { label: "Dye", ...group("dye", "tint", "colour", 1, "A thin coat of dye, dabbed", "Thin coats stay in the grain; matched after dressing on a swatch.") },
+  leaf: { label: "Leaf or bronze", ...group("leaf", "colour", "colour", 1, "Size and leaf, or bronze", "The size decides: too wet drowns the leaf, too dry drops it.") },
+  lock: { label: "Lock coat", ...group("lock", "coat", "topcoat", 1, "A lock coat", "It holds the colour under it: the next one can be wiped off again.") },
+  clear: { label: "Clear coat", ...CLEAR(1) },
+  finish: { label: "Finish", ...group("finish", "coat", "topcoat", 1, "The finish, thin", "It holds the colour.") },
+};
 
 /** How a finish is built over what was filled, in order. Counts are proposals: coats are added, taken out and moved. Trade practice. */
 export const COAT_ROUTES: Readonly<Record<Finish, readonly CoatGroup[]>> = {

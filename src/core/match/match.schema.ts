@@ -2,6 +2,7 @@ import { type Static, Type } from "@sinclair/typebox";
 import {
   CLASS_ROWS,
   type ClassName,
+  COAT_NAMES,
   DAMAGE_KINDS,
   EARLIER_GLUES,
   type EarlierGlue,
@@ -16,7 +17,7 @@ import {
   SUBSTRATES,
   type Substrate,
 } from "../catalogue";
-import { carried, celsius, from0, oneOf, strict } from "../units/schema";
+import { above0, carried, celsius, from0, oneOf, strict } from "../units/schema";
 
 interface MatchDamage {
   kind: (typeof DAMAGE_KINDS)[number];
@@ -102,6 +103,13 @@ export const OwnProductSchema = strict({
   figures: FiguresSchema,
 });
 
+/** What is set of a link by hand: of a filler over another its thickness, mm; of a coat what it is, and how many of it. Links of a role follow in their order. */
+export const LinkByHand = {
+  mm: Type.Optional(above0(1000)),
+  as: Type.Optional(oneOf(COAT_NAMES)),
+  coats: Type.Optional(Type.Integer({ minimum: 1, maximum: 20 })),
+};
+
 /** A link as it is chosen and kept: a jar's own figures are kept with it, so that the record needs no cabinet. */
 export const ChainLink = strict({
   role: Role,
@@ -111,6 +119,7 @@ export const ChainLink = strict({
   place: Type.Optional(Type.String({ maxLength: 200 })),
   /** Why it was taken against a refusal. */
   because: Type.Optional(Type.String({ minLength: 1, maxLength: 2000 })),
+  ...LinkByHand,
 });
 export type ChainLink = Static<typeof ChainLink>;
 

@@ -82,7 +82,7 @@ function found(each: Placed, damage: string, need: Need, placed: readonly Placed
   if (need.op === "last") return sinksOf(mine.filter(({ draft }) => draft.station !== "close"));
   const last = LAST_OF[need.op];
   if (last) return mine.filter(({ draft }) => last(draft)).slice(-1);
-  const named = byName(mine, need.op, each.draft.station);
+  const named = byName(mine, need.op, each.draft);
   const same = named.filter(({ round }) => round === each.round);
   const surface = each.draft.places.some(({ kind }) => kind === "surface");
   const close = same.length > 0 && !surface ? same : named;
@@ -96,12 +96,15 @@ function found(each: Placed, damage: string, need: Need, placed: readonly Placed
 }
 
 /** By name, or by station and name; where two stations have the name, the asker's own is meant. */
-function byName(placed: readonly Placed[], op: string, station: string): readonly Placed[] {
+function byName(placed: readonly Placed[], op: string, { station, group }: Draft): readonly Placed[] {
   const exact = placed.filter(({ draft }) => `${draft.station}/${draft.name}` === op);
   if (exact.length > 0) return exact;
   const named = placed.filter(({ draft }) => draft.name === op);
   const own = named.filter(({ draft }) => draft.station === station);
-  return own.length > 0 ? own : named;
+  const here = own.length > 0 ? own : named;
+  // at its own station, places that are filled alike wait for one another only
+  const alike = own.filter(({ draft }) => draft.group === group);
+  return alike.length > 0 ? alike : here;
 }
 
 /** What nothing else waits for: the ends of the work. */

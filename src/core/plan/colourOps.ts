@@ -1,6 +1,6 @@
 import { classRow, type Finish, type MaterialClass, middle } from "../catalogue";
-import { COAT_ROUTES, type CoatGroup, POLISHED, STAIN_GRABS_C, VENEER_ROUTE } from "../colour/coats.data";
-import { inSentence, plain } from "../units";
+import { COAT_ROUTES, COATS_BY_NAME, type CoatGroup, PATTERN, POLISHED, STAIN_GRABS_C, VENEER_ROUTE } from "../colour/coats.data";
+import { inSentence, plain, present } from "../units";
 import { after, type Context, first, linkAt, type PlanLink, placesWith, told, type Weighed, type WorkPlace, wait, weigh } from "./context";
 import { grams } from "./doses";
 import type { Drafts, Need } from "./draft";
@@ -79,40 +79,71 @@ interface Coat {
   readonly material: MaterialClass;
 }
 
-/** The coats of a route with the materials of their links. Several colours chosen for one place follow one another: under, then pattern. */
+/** The coats of a surface with their materials: those that were set by hand, else those of the route of its finish. */
 function coatsOf(c: Context, surface: WorkPlace): Coat[] {
-  const route = c.f.way === "reveneer" && c.f.finish.finish !== "paint" ? VENEER_ROUTE : COAT_ROUTES[c.f.finish.finish as Finish];
-  const colours = c.links.filter((link) => link.place === surface.id && link.role === "colour");
-  const patterns = colours.slice(1);
-  const groups = route.flatMap((group): Array<{ group: CoatGroup; link: PlanLink | undefined }> => {
-    const own = { group, link: linkAt(c, surface, group.role) };
-    if (group.role !== "colour" || group !== lastColour(route)) return [own];
-    return [
-      own,
-      ...patterns.map((link, i) => ({
-        group: {
-          ...group,
-          name: `pattern${i > 0 ? `-${i + 1}` : ""}`,
-          kind: "colour" as const,
-          count: 2,
-          text: "Pattern: sponge or mottle it, two close tones",
-          why: "A flat patch is found at once; several close tones are not.",
-        },
-        link,
-      })),
-    ];
-  });
+  const links = c.links.filter(({ place, role }) => place === surface.id && (role === "colour" || role === "topcoat"));
+  const groups = links.some(({ coats }) => coats !== undefined) ? byHand(c, links) : byRoute(c, surface, links);
+  const laid = new Map<string, number>();
   return groups.flatMap(({ group, link }) => {
-    if (!link) return [];
+    const { name, count } = group;
+    const before = laid.get(name) ?? 0;
+    laid.set(name, before + count);
+    const of = groups.reduce((sum, each) => sum + (each.group.name === name ? each.group.count : 0), 0);
     const material = group.class ? classRow(group.class) : link.material;
     return Array.from(
-      { length: group.count },
-      (_, i): Coat => ({ name: `${group.name}-${i + 1}`, group, n: i + 1, of: group.count, link, material }),
+      { length: count },
+      (_, i): Coat => ({ name: `${name}-${before + i + 1}`, group, n: before + i + 1, of, link, material }),
     );
   });
 }
 
-const lastColour = (route: readonly CoatGroup[]): CoatGroup | undefined => [...route].reverse().find(({ role }) => role === "colour");
+/** So many coats of a group, laid of one link. */
+interface Laid {
+  readonly group: CoatGroup;
+  readonly link: PlanLink;
+}
+
+const routeOf = ({ f }: Context): readonly CoatGroup[] =>
+  f.way === "reveneer" && f.finish.finish !== "paint" ? VENEER_ROUTE : COAT_ROUTES[f.finish.finish as Finish];
+
+/** As the user ordered them; what the route of the finish says of a coat is said of it here too. */
+function byHand(c: Context, links: readonly PlanLink[]): Laid[] {
+  const route = routeOf(c);
+  const ordered = [...links].sort((a, b) => (a.order ?? 0) - (b.order ?? 0));
+  return ordered.map((link) => {
+    const name = link.as ?? (link.role === "colour" ? "colour" : "clear");
+    const { class: _own, ...group } = route.find((each) => each.name === name) ?? COATS_BY_NAME[name];
+    return { link, group: { ...group, role: link.role as CoatGroup["role"], count: link.coats ?? 1 } };
+  });
+}
+
+/** The route of a finish. Several colours chosen for one place follow one another: under, then pattern. */
+function byRoute(c: Context, surface: WorkPlace, links: readonly PlanLink[]): Laid[] {
+  const route = routeOf(c);
+  const last = [...route].reverse().find(({ role }) => role === "colour");
+  const patterns = links.filter(({ role }) => role === "colour").slice(1);
+  return route.flatMap((group): Laid[] => {
+    const link = linkAt(c, surface, group.role);
+    const own = link ? [{ group, link }] : [];
+    return group === last ? [...own, ...patterns.map((each) => ({ group: PATTERN, link: each }))] : own;
+  });
+}
+
+/** The coats that stand in the plan of a surface, as rows that can be edited. */
+export function coatRows(c: Context, surface: WorkPlace): CoatRow[] {
+  return coatsOf(c, surface)
+    .filter((coat, i, all) => all[i - 1]?.group !== coat.group || all[i - 1]?.link !== coat.link)
+    .map(({ group, link, material }) => ({
+      as: group.name,
+      role: group.role,
+      class: material.class,
+      coats: group.count,
+      ...present({ product: link.class === material.class ? link.product : undefined }),
+    }));
+}
+
+/** Some coats of one kind and material, as they are set by hand. */
+export type CoatRow = Required<Pick<PlanLink, "as" | "role" | "class" | "coats">> & Pick<PlanLink, "product">;
 
 function releaseOff(c: Context, surface: WorkPlace, out: Drafts): void {
   if (!out.list.some(({ name }) => name === "form")) return;

@@ -6,6 +6,7 @@ import type { Survey } from "../survey/survey.schema";
 import type { Need } from "./draft";
 import { type Air, type Lag, lagOf } from "./lag";
 import { densityOf, type PlanLink, type WorkPlace } from "./links";
+import type { FoundLayers } from "./reached";
 
 export interface Tools {
   readonly scale_step_g: number;
@@ -21,6 +22,8 @@ export interface Context {
   readonly links: readonly PlanLink[];
   readonly air: Air;
   readonly tools: Tools;
+  /** What was measured and mixed of its layers. */
+  readonly found?: FoundLayers;
   /** The brace that is let in, sized. */
   readonly brace?: SizedBrace;
   /** Safety reached and asked, where the joint is reckoned as a beam. */
@@ -29,6 +32,9 @@ export interface Context {
 
 export const linkAt = ({ links }: Context, place: WorkPlace, role: Role): PlanLink | undefined =>
   links.find((link) => link.place === place.id && link.role === role);
+/** Every link of a role at a place, in the order in which they follow one another. */
+export const linksAt = ({ links }: Context, place: WorkPlace, role: Role): PlanLink[] =>
+  links.filter((link) => link.place === place.id && link.role === role);
 export const placesWith = ({ places, links }: Context, role: Role): WorkPlace[] =>
   places.filter(({ id }) => links.some((link) => link.place === id && link.role === role));
 

@@ -54,6 +54,8 @@ export interface Draft {
   /** Rank within its station where nothing else orders it. */
   readonly rank: number;
   readonly layer?: number;
+  /** Places filled with other stuff than the first group of its damage have operations of the same names, and a group of their own. */
+  readonly group?: number;
   /** Of what reads differently for several damages, this one is said. */
   readonly urgent?: boolean;
 }
@@ -67,4 +69,9 @@ export class Drafts {
   add(draft: Omit<Draft, "rank"> & { readonly rank?: number }): void {
     this.list.push({ ...draft, rank: draft.rank ?? ROWS_BEFORE + this.list.length });
   }
+}
+
+/** The same list for one group of places: what is added carries its number. */
+export function grouped(out: Drafts, group: number): Drafts {
+  return group === 1 ? out : { list: out.list, add: (draft) => out.add({ ...draft, group }) };
 }

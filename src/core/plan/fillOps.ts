@@ -7,7 +7,7 @@ import {
   type Context,
   first,
   linkAt,
-  type PlanLink,
+  linksAt,
   placesWith,
   told,
   type Weighed,
@@ -16,11 +16,12 @@ import {
   weigh,
 } from "./context";
 import { doseWords, grams } from "./doses";
-import type { Drafts, Need } from "./draft";
+import { type Drafts, grouped, type Need } from "./draft";
 import { filmCoats } from "./filmOps";
 import { finishFill, isFilm } from "./finishOps";
-import { layersOf, type PlaceLayers } from "./layers";
+import { type LayerLink, layersOf, type PlaceLayers } from "./layers";
 import { isLaidWithGlue } from "./links";
+import { reachedAt } from "./reached";
 
 /** What must be behind before anything is laid in a void. */
 const BEFORE_FILL: readonly Need[] = [
@@ -46,63 +47,111 @@ const base = (c: Context, places: readonly WorkPlace[]) => ({ damage: c.f.id, pl
 /** Filling of one damage: dam, damp, then for each layer one mix and every place, trim, check. */
 export function fillOps(c: Context, out: Drafts): void {
   const voids = placesWith(c, "filler").filter((place) => !isLaidWithGlue(linkAt(c, place, "filler")?.class));
-  const [lead] = voids;
-  const link = lead && linkAt(c, lead, "filler");
-  if (!lead || !link) {
+  const groups = groupsOf(c, voids);
+  const [lead] = groups;
+  if (!lead) {
     filmCoats(c, out);
     return;
   }
-  const { material } = link;
-  const joined: Need[] = c.places.flatMap(({ kind }) =>
-    kind === "faces" || kind === "backing" ? [first("last-unclamp", "the joint holds")] : [],
-  );
-  const bandaged: Need[] = c.links
-    .filter(({ role, class: name }) => role === "brace" && name === "plaster-bandage")
-    .map(({ material: bandage }) => after("back", bandage, ["hard"], 4, c.air, "the backing has set"));
-  const consolidant = c.links.find(({ role }) => role === "consolidant");
-  const dried: Need[] = consolidant
-    ? [after("consolidate", consolidant.material, ["hard", "full", "handle"], 0.1, c.air, "the consolidant has dried through")]
-    : [];
-  const core: Need[] = c.links
-    .filter(({ role }) => role === "adhesive")
-    .map(({ material: glue }) => after("set-brace", glue, ["handle", "hard", "full"], 0.1, c.air, "the core is fast"));
-  const ready = [...BEFORE_FILL, ...joined, ...bandaged, ...dried, ...core];
+  const ready = [...BEFORE_FILL, ...behindFill(c)];
   measureBefore(c, voids, out);
-  dam(c, voids, out, joined);
-  damp(c, voids, material, out, ready);
-  const each = voids.map((place) => layersOf(place, linkAt(c, place, "filler")?.material ?? material));
-  const most = Math.max(...each.map(({ layers }) => layers.length));
-  for (let n = 1; n <= most; n++)
-    layer(
-      c,
-      link,
-      each,
-      n,
-      most,
-      n === 1
-        ? [
-            ...ready,
-            first("dam", "it is dammed"),
-            { op: "damp", because: "damp, so that it does not drink the water", max: { min: 30, range: [15, 45] } },
-          ]
-        : [first(`place-${n - 1}`, `layer ${n - 1} is laid`), between(c, n, material, each)],
-      out,
-    );
-  finishFill(c, link, each, most, out);
+  dam(c, voids, out);
+  damp(c, groups, out, ready);
+  groups.forEach((group, i) => {
+    fillGroup(c, group, ready, grouped(out, i + 1));
+  });
 }
 
-/** A coat on a coat, a layer on a layer: hard, or while the film is open to the next drop. */
-function between(c: Context, n: number, material: MaterialClass, each: readonly PlaceLayers[]): Need {
-  const mm = each[0]?.layers[n - 2]?.applied_mm ?? material.cure.at_mm;
-  return after(
-    `mix-${n - 1}`,
-    material,
-    isFilm(c) ? ["recoat", "hard"] : ["hard", "full"],
-    mm,
-    c.air,
-    `layer ${n - 1} is ready for the next`,
-  );
+/** Places that are filled alike, and their layers. */
+interface Group {
+  readonly each: readonly PlaceLayers[];
+  readonly most: number;
 }
+
+/** Places by what they are filled with, in the order in which that is laid. */
+function groupsOf(c: Context, voids: readonly WorkPlace[]): Group[] {
+  const bySort = new Map<string, WorkPlace[]>();
+  for (const place of voids) {
+    const sort = linksAt(c, place, "filler")
+      .map((link) => `${link.class} ${link.product?.id ?? ""} ${link.mm ?? ""}`)
+      .join(" > ");
+    bySort.set(sort, [...(bySort.get(sort) ?? []), place]);
+  }
+  return [...bySort.values()].map((places) => {
+    const planned = places.map((place) => layersOf(place, linksAt(c, place, "filler")));
+    const each = c.found ? planned.map((one) => asFound(c, one, planned)) : planned;
+    return { each, most: Math.max(...each.map(({ layers }) => layers.length)) };
+  });
+}
+
+/** The layers of a place from what was measured and mixed on. */
+function asFound(c: Context, one: PlaceLayers, all: readonly PlaceLayers[]): PlaceLayers {
+  if (!c.found) return one;
+  const places = all.map(({ place }) => place);
+  const waste = (n: number) => {
+    const material = one.layers[n - 1]?.link.material;
+    return material ? extraPct(needIn(all, n, material), applied(c, material, places)) : 0;
+  };
+  return layersOf(one.place, linksAt(c, one.place, "filler"), reachedAt(one, c.found, waste));
+}
+
+/** What the places of a group take of one layer, cm³, with what it shrinks and stands proud. */
+function needIn(each: readonly PlaceLayers[], n: number, { shrinkage_pct }: MaterialClass): number {
+  const shrinks = 1 - middle(shrinkage_pct) / 100;
+  return each.reduce((sum, { place, layers, proud_mm }) => {
+    const volume = layers[n - 1]?.volume_cm3;
+    if (volume === undefined) return sum;
+    return sum + (volume + (n === layers.length ? ((place.opening_mm2 ?? 0) * proud_mm) / 1000 : 0)) / shrinks;
+  }, 0);
+}
+
+/** What is mixed over the need, percent. */
+const extraPct = (cm3: number, apply: Apply): number => (apply === "poured" ? POUR_EXTRA_PCT : wastePct(cm3));
+/** A pour leaves little in the cup; trade practice. */
+const POUR_EXTRA_PCT = 10;
+
+/** Joints, bandages, consolidants and cores that must hold before anything is filled. */
+function behindFill(c: Context): Need[] {
+  const bandaged = c.links
+    .filter(({ role, class: name }) => role === "brace" && name === "plaster-bandage")
+    .map(({ material }) => after("back", material, ["hard"], 4, c.air, "the backing has set"));
+  const consolidant = c.links.find(({ role }) => role === "consolidant");
+  const dried = consolidant
+    ? [after("consolidate", consolidant.material, ["hard", "full", "handle"], 0.1, c.air, "the consolidant has dried through")]
+    : [];
+  const core = c.links
+    .filter(({ role }) => role === "adhesive")
+    .map(({ material }) => after("set-brace", material, ["handle", "hard", "full"], 0.1, c.air, "the core is fast"));
+  return [...joined(c), ...bandaged, ...dried, ...core];
+}
+
+const joined = ({ places }: Context): Need[] =>
+  places.flatMap(({ kind }) => (kind === "faces" || kind === "backing" ? [first("last-unclamp", "the joint holds")] : []));
+
+function fillGroup(c: Context, group: Group, ready: readonly Need[], out: Drafts): void {
+  for (let n = 1; n <= group.most; n++) layer(c, group, n, n === 1 ? firstLayer(ready) : nextLayer(c, group, n), out);
+  const last = linkOf(group, group.most);
+  if (last) finishFill(c, last, group.each, group.most, out);
+}
+
+const firstLayer = (ready: readonly Need[]): Need[] => [
+  ...ready,
+  first("dam", "it is dammed"),
+  { op: "damp", because: "damp, so that it does not drink the water", max: { min: 30, range: [15, 45] } },
+];
+
+/** A coat on a coat, a layer on a layer: hard, or while the film is open to the next drop. */
+function nextLayer(c: Context, group: Group, n: number): Need[] {
+  const before = group.each[0]?.layers[n - 2];
+  const laid = first(`place-${n - 1}`, `layer ${n - 1} is laid`);
+  if (!before) return [laid];
+  const stages = isFilm(c) ? (["recoat", "hard"] as const) : (["hard", "full"] as const);
+  const { material } = before.link;
+  return [laid, after(`mix-${n - 1}`, material, stages, before.applied_mm, c.air, `layer ${n - 1} is ready for the next`)];
+}
+
+/** What a layer is laid of. */
+const linkOf = ({ each }: Group, n: number): LayerLink | undefined => each.flatMap(({ layers }) => layers[n - 1]?.link ?? [])[0];
 
 function measureBefore(c: Context, voids: readonly WorkPlace[], out: Drafts): void {
   if (c.damage.kind !== "worn-thin") return;
@@ -119,7 +168,7 @@ function measureBefore(c: Context, voids: readonly WorkPlace[], out: Drafts): vo
   });
 }
 
-function dam(c: Context, voids: readonly WorkPlace[], out: Drafts, joined: readonly Need[]): void {
+function dam(c: Context, voids: readonly WorkPlace[], out: Drafts): void {
   const open = voids.filter(({ open_behind }) => open_behind);
   const edge = c.damage.kind === "chip" ? voids : [];
   const dammed = open.length > 0 ? open : edge;
@@ -133,16 +182,20 @@ function dam(c: Context, voids: readonly WorkPlace[], out: Drafts, joined: reado
     done_when: "no gap under the film",
     hands_min: [4, 10],
     cautions: [],
-    needs: [...BEFORE_FILL.slice(0, 8), ...joined],
+    needs: [...BEFORE_FILL.slice(0, 8), ...joined(c)],
     meets: ["gap-through"],
   });
 }
 
-function damp(c: Context, voids: readonly WorkPlace[], material: MaterialClass, out: Drafts, ready: readonly Need[]): void {
-  const drinks =
+function damp(c: Context, groups: readonly Group[], out: Drafts, ready: readonly Need[]): void {
+  const drinks = (material: MaterialClass) =>
     (c.f.on.substrate === "gypsum" && (material.group === "plaster" || material.class === "cellulose-filler")) ||
     (material.class === "lime-mortar" && c.f.on.porous);
-  if (!drinks) return;
+  const voids = groups.flatMap((group) => {
+    const link = linkOf(group, 1);
+    return link && drinks(link.material) ? group.each.map(({ place }) => place) : [];
+  });
+  if (voids.length === 0) return;
   out.add({
     ...base(c, voids),
     name: "damp",
@@ -158,24 +211,16 @@ function damp(c: Context, voids: readonly WorkPlace[], material: MaterialClass, 
 }
 
 /** One layer: one mix for every place that has it, then each place. */
-function layer(
-  c: Context,
-  link: PlanLink,
-  each: readonly PlaceLayers[],
-  n: number,
-  most: number,
-  needs: readonly Need[],
-  out: Drafts,
-): void {
+function layer(c: Context, group: Group, n: number, needs: readonly Need[], out: Drafts): void {
+  const { each, most } = group;
+  const link = linkOf(group, n);
+  if (!link) return;
   const { material } = link;
   const here = each.filter(({ layers }) => layers[n - 1] !== undefined);
   const places = here.map(({ place }) => place);
-  const shrinks = 1 - middle(material.shrinkage_pct) / 100;
-  const needOf = ({ place, layers, proud_mm }: PlaceLayers) =>
-    ((layers[n - 1]?.volume_cm3 ?? 0) + (n === layers.length ? ((place.opening_mm2 ?? 0) * proud_mm) / 1000 : 0)) / shrinks;
-  const total = here.reduce((sum, one) => sum + needOf(one), 0);
+  const total = needIn(here, n, material);
   const apply = applied(c, material, places);
-  const weighed = weigh(material, total, apply === "poured" ? 10 : wastePct(total), apply, c.air);
+  const weighed = weigh(material, total, extraPct(total, apply), apply, c.air);
   const thickness_mm = Math.max(...here.map(({ layers }) => layers[n - 1]?.applied_mm ?? 0));
   const nth = most > 1 ? `, layer ${n} of ${most}` : "";
   const info = { link: link.id, role: "filler" as const, class: link.class, material, thickness_mm };
@@ -188,9 +233,9 @@ function layer(
     name: `mix-${n}`,
     kind: "mix",
     text: words(weighed),
-    together: (cm3) => told(weigh(material, cm3, apply === "poured" ? 10 : wastePct(cm3), apply, c.air), words),
+    together: (cm3) => told(weigh(material, cm3, extraPct(cm3, apply), apply, c.air), words),
     need_cm3: total,
-    why: mixWhy(c, material, total, weighed.volume_cm3),
+    why: `${changedWords(here, n)}${mixWhy(c, material, total, weighed.volume_cm3)}`,
     done_when: material.mix.cue.charAt(0).toLowerCase() + material.mix.cue.slice(1).replace(/\.$/, ""),
     hands_min: [4, 10],
     cautions: [...material.hazards],
@@ -207,6 +252,10 @@ function layer(
   for (const one of here) place(c, link, one, n, apply, out);
   if (apply === "poured" && n === most) topUp(c, link, places, n, out);
 }
+
+/** What was found since it was planned, said first. */
+const changedWords = (here: readonly PlaceLayers[], n: number): string =>
+  here.flatMap(({ layers }) => (layers[n - 1]?.changed ? [`${layers[n - 1]?.changed} `] : []))[0] ?? "";
 
 function mixText(several: boolean, name: string, { mass_g, batches, limited_by }: Weighed, nth: string, dose: string): string {
   const lots = batches > 1 ? `, in ${counted(batches, "batch", "batches")} of ${grams(mass_g / batches)} (${limited_by})` : "";
@@ -231,7 +280,7 @@ function applied(c: Context, material: MaterialClass, places: readonly WorkPlace
 
 const VERBS: Readonly<Record<Apply, string>> = { poured: "Pour", pressed: "Press in", faced: "Lay on", spread: "Spread", laid: "Lay" };
 
-function place(c: Context, link: PlanLink, one: PlaceLayers, n: number, apply: Apply, out: Drafts): void {
+function place(c: Context, link: LayerLink, one: PlaceLayers, n: number, apply: Apply, out: Drafts): void {
   const { place: at, layers } = one;
   const layer = layers[n - 1];
   if (!layer) return;
@@ -281,7 +330,7 @@ function whyPlaced(c: Context, material: MaterialClass, { place: at }: PlaceLaye
     : "Into the edges first, so that it keys; no trapped air.";
 }
 
-function topUp(c: Context, link: PlanLink, places: readonly WorkPlace[], n: number, out: Drafts): void {
+function topUp(c: Context, link: LayerLink, places: readonly WorkPlace[], n: number, out: Drafts): void {
   const { material } = link;
   const cm3 = places.reduce((sum, at) => sum + volumeOf(at), 0) * 0.05;
   const weighed = weigh(material, Math.max(1, cm3), 20, "poured", c.air);

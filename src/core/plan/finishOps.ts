@@ -1,9 +1,9 @@
 import type { MaterialClass } from "../catalogue";
 import { plain } from "../units";
-import { after, type Context, first, type PlanLink, type WorkPlace, wait } from "./context";
+import { after, type Context, first, type WorkPlace, wait } from "./context";
 import type { Drafts, Need } from "./draft";
 import { humidityFactor, lagOf } from "./lag";
-import type { PlaceLayers } from "./layers";
+import type { LayerLink, PlaceLayers } from "./layers";
 
 const base = (c: Context, places: readonly WorkPlace[]) => ({ damage: c.f.id, places, of: "damage" as const, station: "fill" as const });
 
@@ -23,7 +23,7 @@ interface Laid {
 }
 
 /** Texture, demould, trim, check, and for plaster the drying. */
-export function finishFill(c: Context, { material }: PlanLink, each: readonly PlaceLayers[], n: number, out: Drafts): void {
+export function finishFill(c: Context, { material }: LayerLink, each: readonly PlaceLayers[], n: number, out: Drafts): void {
   const mm = Math.max(...each.map(({ layers }) => layers.at(-1)?.applied_mm ?? 0));
   const one: Laid = { c, places: each.map(({ place }) => place), material, n, mm, laid: first(`place-${n}`, "it is laid") };
   texture(one, out);

@@ -1,35 +1,124 @@
 import { type MaterialClass, middle } from "../catalogue";
 import { proposeProud } from "../fill/proud";
 import { depthOf, volumeBetween } from "../survey/place";
+import { plain } from "../units";
 import type { WorkPlace } from "./context";
+import type { PlanLink } from "./links";
 
-/** What is laid of one place, layer by layer; mm and cm³. `measured`: where the surface really was after the last layer. */
+/** One layer of one place; mm and cm³. `surface_mm`: height against the old surface once it is hard, minus = below. */
+export interface Layer {
+  readonly link: LayerLink;
+  readonly applied_mm: number;
+  readonly volume_cm3: number;
+  readonly surface_mm: number;
+  /** Why it is not as thick as it was planned. */
+  readonly changed?: string;
+}
+
+/** A filler with the thickness that it was given by hand, mm. */
+export type LayerLink = Pick<PlanLink, "id" | "class" | "material" | "mm">;
+
+/** What is laid of one place, layer by layer. */
 export interface PlaceLayers {
   readonly place: WorkPlace;
-  readonly layers: ReadonlyArray<{ readonly applied_mm: number; readonly volume_cm3: number; readonly surface_mm: number }>;
+  readonly layers: readonly Layer[];
   readonly proud_mm: number;
+}
+
+/** Where the surface really was after a layer: measured, or as far as what was mixed reaches. */
+export interface Reached {
+  readonly layer: number;
+  readonly surface_mm: number;
+  readonly by: "measured" | "mixed";
 }
 
 /** A film or a rigid build is never planned prouder than this share of its own layer. */
 const THIN_BUILD_MM = 1;
+/** Closer than this nobody feels or sees a height, mm; a fingertip finds some 0.05. */
+const LEVEL_MM = 0.05;
 
-/** The layers of one void: equal in thickness, each with the volume that the place has there. */
-export function layersOf(place: WorkPlace, material: MaterialClass): PlaceLayers {
+/**
+ * The layers of one void, bottom first, each with the volume that the place has there. Of several fillers the first is the body and each
+ * later one the layer over it. What was reached stands; what is left is planned again from there.
+ */
+export function layersOf(place: WorkPlace, links: readonly LayerLink[], reached: readonly Reached[] = []): PlaceLayers {
   const depth = place.depth_mm ?? depthOf(place);
+  const top = links.at(-1);
+  if (!top) return { place, layers: [], proud_mm: 0 };
+  const proud_mm = proudOf(place, top.material, depth);
+  const spans = spansOf(links, depth);
+  const planned = spans.flatMap((span) => stack(place, depth, span, -depth, proud_mm));
+  return { place, proud_mm, layers: reached.reduce((layers, now) => replanned(place, depth, spans, proud_mm, layers, now), planned) };
+}
+
+/** What one filler takes: from where to where, mm against the old surface. */
+interface Span {
+  readonly link: LayerLink;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Later fillers are layers over the first: as thick as said, else one of their own layers, never more than their share. */
+function spansOf(links: readonly LayerLink[], depth: number): Span[] {
+  const share = depth / links.length;
+  const upper = links.slice(1).map((link) => Math.min(link.mm ?? link.material.max_layer_mm, link.mm === undefined ? share : depth * 0.9));
+  const over = Math.min(
+    1,
+    (depth * 0.9) /
+      Math.max(
+        1e-9,
+        upper.reduce((sum, mm) => sum + mm, 0),
+      ),
+  );
+  const thick = [depth - upper.reduce((sum, mm) => sum + mm * over, 0), ...upper.map((mm) => mm * over)];
+  return links.map((link, i) => {
+    const from = -depth + thick.slice(0, i).reduce((sum, mm) => sum + mm, 0);
+    return { link, from, to: i === links.length - 1 ? 0 : from + (thick[i] ?? 0) };
+  });
+}
+
+/** Equal layers of one filler from a height to the top of its span. */
+function stack(place: WorkPlace, depth: number, { link, from: start, to }: Span, at: number, proud_mm: number): Layer[] {
+  const { material } = link;
+  const from = Math.max(start, at);
+  if (to - from <= 1e-9) return [];
   const shrinks = 1 - middle(material.shrinkage_pct) / 100;
-  const most = material.max_layer_mm;
-  const proud_mm = proudOf(place, material, depth);
-  const count = Math.max(1, Math.ceil(depth / (most * shrinks) - 1e-9));
-  const each = depth / count;
-  return {
-    place,
-    proud_mm,
-    layers: Array.from({ length: count }, (_, i) => ({
-      applied_mm: (each + (i === count - 1 ? proud_mm : 0)) / shrinks,
-      volume_cm3: volumeBetween(place, i / count, (i + 1) / count),
-      surface_mm: each * (i + 1) - depth + (i === count - 1 ? proud_mm : 0),
-    })),
-  };
+  const count = Math.max(1, Math.ceil((to - from) / (material.max_layer_mm * shrinks) - 1e-9));
+  const each = (to - from) / count;
+  const share = (mm: number) => Math.min(1, Math.max(0, (mm + depth) / depth));
+  return Array.from({ length: count }, (_, i) => {
+    const proud = to === 0 && i === count - 1 ? proud_mm : 0;
+    return {
+      link,
+      applied_mm: (each + proud) / shrinks,
+      volume_cm3: volumeBetween(place, share(from + each * i), share(from + each * (i + 1))),
+      surface_mm: from + each * (i + 1) + proud,
+    };
+  });
+}
+
+/** From what was reached on: nothing more where it stands level, one layer more where the last is low. */
+function replanned(
+  place: WorkPlace,
+  depth: number,
+  spans: readonly Span[],
+  proud_mm: number,
+  layers: readonly Layer[],
+  { layer, surface_mm, by }: Reached,
+): Layer[] {
+  const laid = layers.slice(0, layer);
+  const last = laid.at(-1);
+  if (!last || Math.abs(last.surface_mm - surface_mm) <= LEVEL_MM) return [...layers];
+  const behind = [...laid.slice(0, -1), { ...last, surface_mm }];
+  if (surface_mm >= -LEVEL_MM) return behind;
+  const off = last.surface_mm - surface_mm;
+  const found = `${plain(Math.abs(off), 2)} mm ${off > 0 ? "lower" : "higher"} than planned`;
+  const changed =
+    by === "measured"
+      ? `Layer ${layer} was measured ${found}: what follows is planned from there.`
+      : `What was mixed for layer ${layer} ends about ${found}: what follows is planned from there; measure to be sure.`;
+  const [next, ...rest] = spans.flatMap((span) => stack(place, depth, span, surface_mm, proud_mm));
+  return [...behind, ...(next ? [{ ...next, changed }] : []), ...rest];
 }
 
 function proudOf(place: WorkPlace, material: MaterialClass, depth: number): number {

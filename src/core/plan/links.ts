@@ -1,6 +1,7 @@
 import {
   CLASS_ROWS,
   type ClassName,
+  type CoatName,
   classRow,
   type MaterialClass,
   materialOf,
@@ -16,6 +17,7 @@ import { type AtPlaces, factsAt, judgeAt, type Matching, matching, type PlaceFac
 import type { MatchInput } from "../match/match.schema";
 import type { Place } from "../survey/place";
 import type { TakenPlace } from "../survey/wayRow";
+import { present } from "../units";
 
 export type WorkPlace = Place & TakenPlace;
 
@@ -32,6 +34,13 @@ export interface PlanLink {
   /** It was refused, and taken for this reason. */
   readonly overridden?: string;
   readonly reasons: readonly Reason[];
+  /** Of a filler over another: how thick, mm. */
+  readonly mm?: number;
+  /** Of a coat: what it is, and how many of it, where the user set them. */
+  readonly as?: CoatName;
+  readonly coats?: number;
+  /** Its place among those that were chosen: coats of two roles follow one another as they were set. */
+  readonly order?: number;
 }
 
 /** A material that was taken by hand, in place of the one that Match puts first. */
@@ -41,6 +50,9 @@ export interface Choice {
   readonly class: ClassName;
   readonly product?: OwnProduct;
   readonly because?: string;
+  readonly mm?: number;
+  readonly as?: CoatName;
+  readonly coats?: number;
 }
 
 /** The links of a damage, and what is missing: the roles that nothing serves, with the reason nearest to opening them. */
@@ -146,9 +158,15 @@ function linksAt(
   taken: readonly Judgement[],
   choices: readonly Choice[],
 ): PlanLink[] {
-  const chosen = choices.filter((each) => each.role === role && (each.place === undefined || each.place === place.id));
+  const here = choices.filter((each) => each.place === undefined || each.place === place.id);
+  const chosen = here.filter((each) => each.role === role);
   if (chosen.length > 0)
-    return chosen.map((choice, i) => linkOf(facts, place, judgeChoice(facts, choice, at), taken, choice, i, choice.product));
+    return chosen.map((choice, i) => ({
+      ...linkOf(facts, place, judgeChoice(facts, choice, at), taken, choice, i, choice.product),
+      ...(choice.coats === undefined ? {} : { order: choices.indexOf(choice) }),
+    }));
+  // where coats are set by hand, a role that has none is not wanted
+  if ((role === "colour" || role === "topcoat") && here.some(({ coats }) => coats !== undefined)) return [];
   const judged = taken.find((each) => each.role === role);
   return judged ? [linkOf(facts, place, judged, taken, undefined, 0, judged.product)] : [];
 }
@@ -182,6 +200,7 @@ function linkOf(
     verdict,
     ...(refused && choice ? { overridden: choice.because ?? "" } : {}),
     reasons: [...clashes, ...reasonsOf(judged)],
+    ...present({ mm: choice?.mm, as: choice?.as, coats: choice?.coats }),
   };
 }
 

@@ -13,6 +13,8 @@ export interface OpMark {
   /** The places it covered; absent = all that it names. */
   readonly places?: readonly string[];
   readonly surface_mm?: number;
+  /** Of a mix: how much was weighed, as a share of what was planned. */
+  readonly mixed_share?: number;
 }
 
 /** An operation of one's own at a station. */

@@ -14,6 +14,7 @@ import {
   type Substrate,
 } from "../catalogue";
 import { BRACE_KINDS } from "../join/brace.schema";
+import { LinkByHand } from "../match/match.schema";
 import { PLACE_KINDS } from "../survey/place";
 import { STANCE_SCHEMA, SurveySchema } from "../survey/survey.schema";
 import { above0, celsius, instant, oneOf, strict } from "../units/schema";
@@ -24,7 +25,7 @@ const Role = oneOf(ROLES);
 const Class = oneOf(CLASS_ROWS.map((row) => row.class) as ClassName[]);
 
 /** A material taken by hand; `because` where it is against the rules. */
-const Choose = strict({ place: Type.Optional(text(120)), role: Role, class: Class, because: Type.Optional(text(2000)) });
+const Choose = strict({ place: Type.Optional(text(120)), role: Role, class: Class, because: Type.Optional(text(2000)), ...LinkByHand });
 
 export const PlanDamage = strict({
   id: id(),

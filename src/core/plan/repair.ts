@@ -13,6 +13,7 @@ import { levelOps } from "./levelOps";
 import type { PlanLink } from "./links";
 import { minded, type OpMark, type OwnOp, operationOf, ownOperation, sortOwn } from "./operation";
 import type { Operation, PlanInput } from "./plan.schema";
+import { type FoundLayers, foundIn } from "./reached";
 import { readyOps } from "./readyOps";
 import { costOf, elapsed, referrals, sumRanges } from "./sums";
 
@@ -60,7 +61,8 @@ export function repairOf(input: RepairInput): Repair {
   const rounds = input.rounds.map((round, i) => ({ ...round, round: i + 2 }));
   const contexts = new Map(damages.map(({ id, context }) => [id, context]));
   const parts = new Map(damages.map(({ id, part }) => [id, part]));
-  const drafts = new Map(damages.map((damage) => [damage.id, draftsOf(damage.context, damage.part)]));
+  const found = foundIn(1, input.marks);
+  const drafts = new Map(damages.map(({ id, context, part }) => [id, draftsOf(found ? { ...context, found } : context, part)]));
   const met = new Map([...drafts].map(([id, each]) => [id, new Set(each.flatMap(({ meets = [] }) => meets))]));
   const first = merged([...drafts.values()].flat(), 1, parts, input.marks);
   const placed = rounds.reduce((all, round) => withRound(all, round, damages, parts, input.marks), first);
@@ -149,8 +151,8 @@ function keyOf(draft: Draft, parts: ReadonlyMap<string, string>): string {
   if (draft.of === "piece") return `piece ${draft.name} ${draft.station === "close" ? "" : draft.text}`;
   if (draft.shared) return `shared ${draft.shared}`;
   if (draft.of === "damage" && IN_ONE_GO.includes(draft.station) && draft.link === undefined)
-    return `${parts.get(draft.damage)} ${draft.name} ${draft.text}`;
-  return `${draft.damage} ${draft.name} ${draft.of === "place" ? draft.places[0]?.id : ""}`;
+    return `${parts.get(draft.damage)} ${draft.name} ${draft.group ?? ""} ${draft.text}`;
+  return `${draft.damage} ${draft.name} ${draft.group ?? ""} ${draft.of === "place" ? draft.places[0]?.id : ""}`;
 }
 
 /** What was done before a damage was taken in does not cover it: it is done again for that one. */
@@ -163,8 +165,8 @@ function coveredApart(group: readonly Draft[], round: number, marks: ReadonlyMap
   return [inside, outside].filter((part) => part.length > 0);
 }
 
-function idOf({ station, name, of, damage, places, shared, class: name_ }: Draft, round: number): string {
-  const stem = `r${round}/${station}/${name}`;
+function idOf({ station, name, of, damage, places, shared, class: name_, group }: Draft, round: number): string {
+  const stem = `r${round}/${station}/${name}${group ? `~${group}` : ""}`;
   if (of === "piece") return stem;
   if (of === "place") return `${stem}/${places[0]?.id ?? damage}`;
   return shared ? `${stem}/${name_}` : `${stem}/${damage}`;
@@ -213,7 +215,7 @@ function withRound(
     return places.length > 0 ? [{ damage, places }] : [];
   });
   const again = hit.flatMap(({ damage, places }) =>
-    draftsOf(roundContext(damage.context, places, round), damage.part).filter(
+    draftsOf(roundContext(damage.context, places, round, foundIn(round.round, marks)), damage.part).filter(
       (draft) =>
         draft.station !== "close" &&
         from(round.station, draft.station) &&
@@ -238,17 +240,26 @@ const LOW_SHARE = 0.1;
 const FINER_UP_TO_MM = 1;
 
 /** The damage as it stands in a later round: at Fill, only what was found low is filled, with the finer filler where it is small. */
-function roundContext(context: Context, places: readonly WorkPlace[], { station, low_mm = LOW_MM }: Round): Context {
+function roundContext(
+  context: Context,
+  places: readonly WorkPlace[],
+  { station, low_mm = LOW_MM }: Round,
+  found: FoundLayers | undefined,
+): Context {
   const here = places.map((place) =>
     (place.kind === "void" || place.kind === "film") && station === "fill" ? lowPlace(place, low_mm) : place,
   );
   const finer = station === "fill" && low_mm <= FINER_UP_TO_MM && canTakeFiner(context);
   const links = context.links
     .filter(({ place }) => places.some(({ id }) => id === place))
+    // what is found low lies on top: the last filler of a place takes it up
+    .filter((link, i, all) => station !== "fill" || link.role !== "filler" || !all.slice(i + 1).some((later) => isOver(later, link)))
     .map((link): PlanLink => (link.role === "filler" && finer ? { ...link, class: FINER.class, material: FINER, reasons: [] } : link));
   const chain = finer ? { ...context.f.chain, filler: FINER } : context.f.chain;
-  return { ...context, places: here, links, f: { ...context.f, chain, open_behind: false } };
+  return { ...context, places: here, links, f: { ...context.f, chain, open_behind: false }, ...(found ? { found } : {}) };
 }
+
+const isOver = (later: PlanLink, link: PlanLink): boolean => later.role === link.role && later.place === link.place;
 
 function canTakeFiner({ f, links }: Context): boolean {
   const filler = links.find(({ role }) => role === "filler")?.material;

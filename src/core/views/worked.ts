@@ -4,12 +4,13 @@ import { type StageTime, stageTimes } from "../cure/running";
 import type { Shelf } from "../match/case";
 import type { DamageInput } from "../plan/damageContext";
 import type { Air } from "../plan/lag";
-import type { Choice } from "../plan/links";
 import type { OpMark } from "../plan/operation";
 import type { Operation } from "../plan/plan.schema";
 import { SCALE_STEP_G } from "../plan/planCalc";
 import { type Repair, repairOf } from "../plan/repair";
+import type { BodyOf } from "../record/events.schema";
 import { type DamageRecord, type Mark, materialTaken, type Treatment } from "../record/treatment";
+import { present } from "../units";
 
 /** What the plan must know of the piece. */
 export interface PieceFacts {
@@ -48,16 +49,7 @@ export function damageInput(piece: PieceFacts, damage: DamageRecord): DamageInpu
     finish: part.finish,
     survey: survey.body.survey,
     ...(way ? { way } : {}),
-    choose:
-      choice?.body.chain.map(
-        (link): Choice => ({
-          role: link.role,
-          class: link.class,
-          ...(link.product ? { product: link.product } : {}),
-          ...(link.place ? { place: link.place } : {}),
-          ...(link.because ? { because: link.because } : {}),
-        }),
-      ) ?? [],
+    choose: choice?.body.chain ?? [],
     ...(brace && brace.body.brace !== "none" ? { brace: { kind: brace.body.brace, size: brace.body.size } } : {}),
     ...(form ? { form: form.body.form } : {}),
   };
@@ -125,11 +117,15 @@ const signed = ({ id, at, by, body }: NonNullable<Treatment["closed"]>): Mark =>
 
 const opMarks = (marks: ReadonlyMap<string, Mark>) =>
   new Map(
-    [...marks].map(([op, { status, at, body }]): [string, OpMark] => [
-      op,
-      { status, at, ...(body.kind === "done" && body.places ? { places: body.places } : {}) },
-    ]),
+    [...marks].map(([op, { status, at, body }]): [string, OpMark] => [op, { status, at, ...(body.kind === "done" ? foundIn(body) : {}) }]),
   );
+
+/** What the plan goes on from: which places were covered, where a surface was, how much of a batch was mixed. */
+function foundIn({ places, surface_mm, start }: BodyOf<"done">): Omit<OpMark, "status" | "at"> {
+  const planned = start?.parts?.reduce((sum, { planned_g }) => sum + planned_g, 0) ?? 0;
+  const actual = start?.parts?.reduce((sum, { actual_g }) => sum + actual_g, 0) ?? 0;
+  return present({ places, surface_mm, mixed_share: planned > 0 ? actual / planned : undefined });
+}
 
 /** Marks of the first version say "the second mix": they find their operation by its place among its kind. */
 function resolved(

@@ -17,11 +17,12 @@ export default async function FillPage({ params }: PageProps<"/treatments/[id]/f
 /** Every place that is filled here, cut through, with its layers as planned. */
 function cutsOf({ repair }: Worked): Cut[] {
   return repair.places.flatMap((place): Cut[] => {
-    const link = repair.links.find((each) => each.place === place.id && each.role === "filler");
+    const links = repair.links.filter((each) => each.place === place.id && each.role === "filler");
+    const [link] = links;
     const on = repair.damages.find(({ id }) => id === place.damage)?.context.f.on;
     const profile = profileOf(place);
     if (!link || !profile || !on || link.class === "veneer-sheet" || link.class === "wood-inlay") return [];
-    const { layers, proud_mm } = layersOf(place, link.material);
+    const { layers, proud_mm } = layersOf(place, links);
     // along a tip the layers lie around its core, not one on the other
     const fill = place.radial ? { surfaces: [proud_mm], proud_mm } : { surfaces: layers.map(({ surface_mm }) => surface_mm), proud_mm };
     return [
