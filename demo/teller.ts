@@ -136,7 +136,7 @@ export class Teller {
   }
   private done(act: Act, minutesAgo: number, more: Partial<Done>): Done {
     const { treatment, worked: found } = this.at(minutesAgo);
-    const [view] = found ? operationViews(treatment, found, [act]) : [];
+    const [view] = found ? operationViews(treatment, found, [act], [], act.from ?? 0) : [];
     const parts = view?.parts?.map(({ name, mass_g }) => ({ name, planned_g: mass_g, actual_g: round(mass_g * 1.01) }));
     const start = view?.start ? { start: { ...view.start, ...(parts ? { parts } : {}), climate: AIR } } : {};
     return { kind: "done", op: act.op.id, hands_min: handsOf(act), ...start, ...more };

@@ -148,6 +148,8 @@ export async function workOff(page: Page, treatment: string, until: (id: string)
       log,
       found,
       actsOf(found, Date.now()).filter(({ op }) => op.id === next.id),
+      [],
+      Date.now(),
     );
     const start = view?.start ? { start: { ...view.start, climate: AIR } } : {};
     await write(page, treatment, kept.log.length, {

@@ -1,6 +1,7 @@
 import { defineEntity, type InferEntity, p } from "@mikro-orm/core";
 import type { ClassName, Figures, Finish, PieceKind, Substrate } from "@/core/catalogue";
 import type { StoredEntry } from "@/core/record/upcast";
+import { LOT_REASONS } from "@/core/views/stock";
 
 /** An object in the shop's care. `version` grows with every edit, so that colliding edits are told. */
 export const Piece = defineEntity({
@@ -140,9 +141,47 @@ export const Lot = defineEntity({
   },
 });
 
+/** What was mixed once for several treatments: what each took, and what became of the rest. Grams. */
+export const Batch = defineEntity({
+  name: "Batch",
+  tableName: "batch",
+  properties: {
+    id: p.uuid().primary(),
+    at: p.datetime(),
+    by: p.string().length(200).nullable(),
+    class: p.string().length(60).$type<ClassName>(),
+    lot: () => p.manyToOne(Lot).nullable().deleteRule("set null"),
+    mixedG: p.double(),
+    leftG: p.double(),
+    leftOver: p.enum(["thrown", "kept"] as const),
+    portions: p.json<ReadonlyArray<{ readonly treatment: string; readonly op: string; readonly mass_g: number }>>(),
+  },
+});
+
+/** A jar's account: every change of what is left in it is a line of its own, never overwritten. */
+export const LotChange = defineEntity({
+  name: "LotChange",
+  tableName: "lot_change",
+  properties: {
+    id: p.uuid().primary(),
+    lot: () => p.manyToOne(Lot).deleteRule("cascade"),
+    at: p.datetime(),
+    deltaG: p.double(),
+    /** What was left after it. */
+    leftG: p.double(),
+    because: p.enum([...LOT_REASONS]),
+    /** For which piece it was taken. */
+    piece: p.string().length(200).nullable(),
+    entry: p.uuid().nullable(),
+    batch: p.uuid().nullable(),
+    by: p.string().length(200).nullable(),
+  },
+});
+
 export type IPiece = InferEntity<typeof Piece>;
 export type IPart = InferEntity<typeof Part>;
 export type ITreatment = InferEntity<typeof Treatment>;
 export type ILogRow = InferEntity<typeof LogRow>;
+export type ILot = InferEntity<typeof Lot>;
 export type IProduct = InferEntity<typeof Product>;
 export type IPhotograph = InferEntity<typeof Photograph>;

@@ -1,8 +1,8 @@
 import type { Finish, PieceKind, Substrate } from "@/core/catalogue";
-import type { HandReading } from "@/core/cure/climate";
+import type { ClimatePoint, HandReading } from "@/core/cure/climate";
 import type { LogEntry } from "@/core/record/events.schema";
 import { type StoredEntry, upcast } from "@/core/record/upcast";
-import type { StockProduct } from "@/core/views/stock";
+import type { LotChange, StockProduct } from "@/core/views/stock";
 import type { Em } from "./orm";
 
 /** A treatment with its piece and its whole log, as plain data. */
@@ -140,6 +140,26 @@ export async function handReadings(em: Em, since: Date): Promise<HandReading[]> 
   );
 }
 
+/** The air of every hour that is kept between two times, both included, in order. */
+export async function climateHours(em: Em, from: Date, to: Date): Promise<ClimatePoint[]> {
+  const rows = await em.execute<{ at: string | Date; temp_C: number }[]>(
+    `select at, temp_c as "temp_C" from climate_hour where at between ? and ? order by at`,
+    [from, to],
+  );
+  return rows.map(({ at, temp_C }) => ({ at: new Date(at).toISOString(), temp_C }));
+}
+
+/** Keep hours of the air; one that is kept already stays as it is. */
+export async function keepHours(em: Em, hours: ReadonlyArray<ClimatePoint & { readonly rh_pct: number }>): Promise<void> {
+  if (hours.length === 0) return;
+  const rows = hours.map(({ at, temp_C, rh_pct }) => ({ at, temp_c: temp_C, rh_pct }));
+  await em.execute(
+    `insert into climate_hour (at, temp_c, rh_pct)
+     select at, temp_c, rh_pct from json_to_recordset(?::json) as h(at timestamptz, temp_c float8, rh_pct float8) on conflict do nothing`,
+    [JSON.stringify(rows)],
+  );
+}
+
 export interface Hit {
   readonly type: "piece" | "treatment" | "product";
   readonly id: string;
@@ -182,6 +202,17 @@ export async function cabinet(em: Em): Promise<StockProduct[]> {
         from lot l where l.product_id = p.id) as lots
      from product p where p.deleted_at is null order by lower(p.name), p.id`,
   );
+}
+
+/** The account of every jar, newest first, so many lines a jar. */
+export async function lotChanges(em: Em, most: number): Promise<ReadonlyMap<string, LotChange[]>> {
+  const rows = await em.execute<{ lot: string; changes: LotChange[] }[]>(
+    `select lot_id as lot, json_agg(json_strip_nulls(json_build_object('at', at, 'delta_g', delta_g, 'left_g', left_g, 'because', because,
+       'piece', piece, 'by', by)) order by at desc, n) as changes
+     from (select *, row_number() over (partition by lot_id order by at desc, id) as n from lot_change) c where n <= ? group by lot_id`,
+    [most],
+  );
+  return new Map(rows.map(({ lot, changes }) => [lot, changes]));
 }
 
 /** Until this transaction ends, no other one puts names into the cabinet. */

@@ -61,7 +61,7 @@ test("of several products of one name that are put in at the same moment one sta
 test("weighing a jar that was weighed meanwhile is told, not overwritten", async () => {
   const input = putty();
   await addProduct(input, NOW);
-  const weigh = (left_g: number, version: number) => editLot(input.lot.id, { version, label: "A7", size_g: 100, left_g });
+  const weigh = (left_g: number, version: number) => editLot(input.lot.id, { version, label: "A7", size_g: 100, left_g }, NOW);
   expect(await weigh(70, 1)).toEqual({ version: 2 });
   expect(await problemOf(weigh(65, 1))).toMatchObject({ status: 409 });
   expect((await products())[0]?.lots[0]).toMatchObject({ left_g: 70, version: 2 });
@@ -79,15 +79,15 @@ test("the same jar sent several times at once is one jar", async () => {
   const input = putty();
   await addProduct(input, NOW);
   const second = { ...jar(), id: crypto.randomUUID(), label: "B2" };
-  await Promise.all(Array.from({ length: 6 }, () => addLot(input.id, second)));
+  await Promise.all(Array.from({ length: 6 }, () => addLot(input.id, second, NOW)));
   expect((await products())[0]?.lots.map(({ label }) => label)).toEqual(["A7", "B2"]);
 });
 
 test("a second jar has a mark of its own", async () => {
   const input = putty();
   await addProduct(input, NOW);
-  expect((await problemOf(addLot(input.id, jar()))).errors).toMatchObject([{ path: "/label" }]);
-  await addLot(input.id, jar({ label: "B2" }));
+  expect((await problemOf(addLot(input.id, jar(), NOW))).errors).toMatchObject([{ path: "/label" }]);
+  await addLot(input.id, jar({ label: "B2" }), NOW);
   expect((await products())[0]?.lots.map(({ label }) => label)).toEqual(["A7", "B2"]);
 });
 

@@ -2,13 +2,14 @@ import { LockMode } from "@mikro-orm/core";
 import { type ClassName, type Figures, figureErrors } from "@/core/catalogue";
 import { counted } from "@/core/units";
 import { type Need, needsOf } from "@/core/views/needs";
-import { type GoingOff, goingOff, type StockProduct } from "@/core/views/stock";
+import { type GoingOff, goingOff, type LotReason, type StockProduct } from "@/core/views/stock";
 import { type CabinetLine, type LineError, readCabinetCsv, writeCabinetCsv } from "@/formats/cabinetCsv";
-import { type IProduct, Lot, Product } from "@/store/entities";
+import { type ILot, type IProduct, Lot, Product } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
-import { cabinet, holdCabinet, openTreatments } from "@/store/queries";
+import { cabinet, holdCabinet, lotChanges, openTreatments } from "@/store/queries";
 import { airNow } from "./climate";
 import { LotEdit, NewLot, NewProduct, ProductEdit } from "./inputs.schema";
+import { changeLot, heldLot } from "./jars";
 import { once } from "./once";
 import { parse } from "./parse";
 import { collided, invalid, notFound } from "./problems";
@@ -22,19 +23,21 @@ export interface CabinetPage {
   readonly now: number;
 }
 
+/** So many lines of each jar's account are shown. */
+const MOST_CHANGES = 6;
+
 export async function cabinetPage(now: Date): Promise<CabinetPage> {
   const em = await openEm();
-  const [products, open, air] = await Promise.all([cabinet(em), openTreatments(em), airNow(em, now)]);
+  const [stock, changes, open, air] = await Promise.all([cabinet(em), lotChanges(em, MOST_CHANGES), openTreatments(em), airNow(em, now)]);
+  const products = stock.map((product) => ({
+    ...product,
+    lots: product.lots.map((lot) => ({ ...lot, changes: changes.get(lot.id) ?? [] })),
+  }));
   const needs = open.flatMap((record) => {
     const { worked } = workOutRecord(record, air, { constant_C: air.temp_C }, now.getTime());
     return worked ? needsOf({ id: record.id, piece: record.piece_title }, worked) : [];
   });
   return { products, needs, going_off: goingOff(products, needs, now.getTime()), now: now.getTime() };
-}
-
-/** Every product with its lots, for Match to take from. */
-export async function cabinetProducts(): Promise<StockProduct[]> {
-  return cabinet(await openEm());
 }
 
 /** Put a product with its first jar in; a repeat with the same id is answered, not doubled. */
@@ -46,7 +49,7 @@ export async function addProduct(input: unknown, now: Date): Promise<{ id: strin
     // the same, sent at the same moment, is no twin: its id stops it
     await refuseTwin(tx, product, id);
     const made = tx.create(Product, { id, ...trimmed(product), createdAt: now, version: 1 });
-    tx.create(Lot, { product: made, ...lotColumns(lot), id: lot.id, version: 1 });
+    putIn(tx, made, lot, lot.id, now, "put in");
   });
   return { id };
 }
@@ -65,27 +68,26 @@ export async function editProduct(id: string, input: unknown): Promise<{ version
   });
 }
 
-export async function addLot(productId: string, input: unknown): Promise<{ id: string }> {
+export async function addLot(productId: string, input: unknown, now: Date): Promise<{ id: string }> {
   const lot = parse(NewLot, input);
   await once(async (tx) => {
     if (await tx.findOne(Lot, lot.id)) return;
     const product = await heldProduct(tx, productId);
     if (await tx.findOne(Lot, { product: productId, label: lot.label.trim(), id: { $ne: lot.id } }))
       throw invalid([{ path: "/label", message: `a lot “${lot.label.trim()}” is here already` }]);
-    tx.create(Lot, { product, ...lotColumns(lot), id: lot.id, version: 1 });
+    putIn(tx, product, lot, lot.id, now, "put in");
   });
   return { id: lot.id };
 }
 
 /** Weigh a jar, or correct what is known of it. @throws {WorkProblem} 409 when it was changed since it was read */
-export async function editLot(id: string, input: unknown): Promise<{ version: number }> {
+export async function editLot(id: string, input: unknown, now: Date): Promise<{ version: number }> {
   const { version, ...fields } = parse(LotEdit, input);
   const em = await openEm();
   return em.transactional(async (tx) => {
-    const lot = await tx.findOne(Lot, id, { lockMode: LockMode.PESSIMISTIC_WRITE });
-    if (!lot) throw notFound("This jar");
+    const lot = await heldLot(tx, id);
     if (lot.version !== version) throw collided("This jar was weighed in another window since you opened it.");
-    tx.assign(lot, { ...lotColumns(fields), version: version + 1 });
+    bringTo(tx, lot, fields, now, "weighed");
     return { version: version + 1 };
   });
 }
@@ -136,10 +138,24 @@ async function keepLines(tx: Em, lines: readonly CabinetLine[], now: Date): Prom
     byKey.set(keyOf(product), product);
     touched.add(product);
     const jar = here?.lots.getItems().find(({ label }) => label === lot.label);
-    if (jar) tx.assign(jar, { ...lotColumns(lot), version: jar.version + 1 });
-    else tx.create(Lot, { id: crypto.randomUUID(), product, ...lotColumns(lot), version: 1 });
+    if (jar) bringTo(tx, jar, lot, now, "brought in");
+    else putIn(tx, product, lot, crypto.randomUUID(), now, "brought in");
   }
   return touched.size;
+}
+
+/** A new jar, with the first line of its account. */
+function putIn(tx: Em, product: IProduct, fields: CabinetLine["lot"], id: string, at: Date, because: LotReason): void {
+  const lot = tx.create(Lot, { id, product, ...lotColumns(fields), leftG: 0, version: 0 });
+  changeLot(tx, lot, fields.left_g, { at, because });
+}
+
+/** A jar as it is known now; where another amount is left, its account says so. */
+function bringTo(tx: Em, lot: ILot, fields: CabinetLine["lot"], at: Date, because: LotReason): void {
+  const { leftG, ...columns } = lotColumns(fields);
+  tx.assign(lot, columns);
+  if (leftG !== Number(lot.leftG)) changeLot(tx, lot, leftG - Number(lot.leftG), { at, because });
+  else tx.assign(lot, { version: lot.version + 1 });
 }
 
 async function heldProduct(tx: Em, id: string): Promise<IProduct> {

@@ -2,7 +2,7 @@ import { type ClimatePoint, climateSamples } from "@/core/cure/climate";
 import { simulatedClimateSensor } from "@/devices/climateSensor";
 import { ClimateRow } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
-import { handReadings } from "@/store/queries";
+import { climateHours, handReadings, keepHours } from "@/store/queries";
 import { ClimateInput } from "./inputs.schema";
 import { parse } from "./parse";
 
@@ -33,14 +33,31 @@ export async function airNow(em: Em, now: Date): Promise<Air> {
   return { temp_C, rh_pct, source: "sensor", sensor: sensor.name };
 }
 
+/** So many days back the air is looked up hour by hour; a clock that began before has long ended. */
+const DAYS_BACK = 400;
+
 /** The temperature from `since` to a week ahead, for the clocks. */
 export async function climateSince(em: Em, since: Date, now: Date): Promise<ClimatePoint[]> {
-  const from = Math.min(since.getTime(), now.getTime() - 24 * HOUR);
-  const [history, hands] = await Promise.all([
-    sensor.history(Math.floor(from / HOUR) * HOUR, now.getTime(), HOUR),
+  const oldest = now.getTime() - DAYS_BACK * 24 * HOUR;
+  const from = Math.max(oldest, Math.min(since.getTime(), now.getTime() - 24 * HOUR));
+  const [hours, reading, hands] = await Promise.all([
+    hoursSince(em, Math.floor(from / HOUR) * HOUR, now.getTime()),
+    sensor.read(now.getTime()),
     handReadings(em, new Date(from)),
   ]);
-  return climateSamples(history, hands, now.getTime());
+  return climateSamples([...hours, reading], hands, now.getTime());
+}
+
+/** The sensor's hours as they were first read: a clock keeps the air that it was reckoned with, whatever the sensor says later. */
+async function hoursSince(em: Em, from: number, to: number): Promise<ClimatePoint[]> {
+  const kept = await climateHours(em, new Date(from), new Date(to));
+  const known = new Set(kept.map(({ at }) => Date.parse(at)));
+  const count = Math.floor((to - from) / HOUR) + 1;
+  if (known.size >= count) return kept;
+  const history = await sensor.history(from, from + (count - 1) * HOUR, HOUR);
+  const fresh = history.filter(({ at }) => !known.has(Date.parse(at)));
+  await keepHours(em, fresh);
+  return [...kept, ...fresh].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
 }
 
 /** Set the air by hand, or give it back to the sensor. */

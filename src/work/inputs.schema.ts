@@ -9,7 +9,7 @@ import {
   SUBSTRATES,
   type Substrate,
 } from "@/core/catalogue";
-import { FiguresSchema } from "@/core/match/match.schema";
+import { FiguresSchema, OwnProductSchema } from "@/core/match/match.schema";
 import { EventBody } from "@/core/record/events.schema";
 import { STANCE_SCHEMA, SurveySchema } from "@/core/survey/survey.schema";
 import { celsius, instant, oneOf, strict } from "@/core/units/schema";
@@ -72,6 +72,47 @@ export const NewEntry = strict({
   by: Type.Optional(line(200)),
 });
 export type NewEntry = Static<typeof NewEntry>;
+
+/** A damage that is taken out of a treatment into one of its own, `to`. */
+export const NewApart = strict({
+  to: id(),
+  damage: Type.String({ pattern: "^[a-z][a-z0-9-]*$", maxLength: 40 }),
+  version: Type.Integer({ minimum: 0 }),
+  title: line(200),
+  by: Type.Optional(line(200)),
+});
+
+/** A mix for several operations, of one or several treatments. What each takes and what is left add up to what was weighed. */
+export const NewBatch = strict({
+  id: id(),
+  class: oneOf(CLASS_ROWS.map((row) => row.class) as ClassName[]),
+  product: Type.Optional(OwnProductSchema),
+  lot_id: Type.Optional(id()),
+  lot: Type.Optional(line(120)),
+  parts: Type.Array(
+    strict({ name: line(200), planned_g: Type.Number({ minimum: 0, maximum: 1e6 }), actual_g: Type.Number({ minimum: 0, maximum: 1e6 }) }),
+    {
+      minItems: 1,
+      maxItems: 20,
+    },
+  ),
+  portions: Type.Array(
+    strict({
+      treatment: id(),
+      /** Version of its log as the writer saw it. */
+      version: Type.Integer({ minimum: 0 }),
+      op: Type.String({ minLength: 1, maxLength: 200 }),
+      mass_g: Type.Number({ exclusiveMinimum: 0, maximum: 1e6 }),
+    }),
+    { minItems: 2, maxItems: 50 },
+  ),
+  left_g: Type.Number({ minimum: 0, maximum: 1e6 }),
+  left_over: oneOf(["thrown", "kept"] as const),
+  climate: strict({ temp_C: celsius(), rh_pct: Type.Number({ minimum: 0, maximum: 100 }) }),
+  hands_min: Type.Optional(Type.Number({ minimum: 0, maximum: 10_000 })),
+  by: Type.Optional(line(200)),
+});
+export type NewBatch = Static<typeof NewBatch>;
 
 export const ClimateInput = strict({
   source: oneOf(["hand", "sensor"] as const),

@@ -1,15 +1,16 @@
 import { LockMode } from "@mikro-orm/core";
 import { stationLabel } from "@/core/catalogue";
-import type { LogEntry } from "@/core/record/events.schema";
+import type { BodyOf, EventBody, LogEntry } from "@/core/record/events.schema";
 import { readLog } from "@/core/record/treatment";
 import { BODY_VERSION } from "@/core/record/upcast";
 import { admit } from "@/core/views/admit";
-import { worked } from "@/core/views/worked";
-import { LogRow, Treatment } from "@/store/entities";
+import { type Worked, worked } from "@/core/views/worked";
+import { type ITreatment, LogRow, Treatment } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
 import { type TreatmentRecord, treatmentRecord } from "@/store/queries";
 import { airNow, climateSince } from "./climate";
 import { NewEntry } from "./inputs.schema";
+import { type ChangeOf, changeLot, giveBack, heldLot } from "./jars";
 import { climateOf } from "./overview";
 import { parse } from "./parse";
 import { collided, invalid, notFound, refused } from "./problems";
@@ -23,42 +24,88 @@ export async function appendEntry(treatmentId: string, input: unknown, now: Date
   const entry = parse(NewEntry, input);
   const em = await openEm();
   return em.transactional(async (tx) => {
-    const treatment = await tx.findOne(Treatment, { id: treatmentId, deletedAt: null }, { lockMode: LockMode.PESSIMISTIC_WRITE });
-    const record = treatment && (await treatmentRecord(tx, treatmentId));
-    if (!record) throw notFound("This treatment");
+    const { treatment, record } = await heldTreatment(tx, treatmentId);
     const known = await tx.findOne(LogRow, { treatment: treatmentId, key: entry.key });
     if (known) return { id: known.id, version: treatment.version };
     if (treatment.version !== entry.version) throw collided(whatHappened(record.log, entry.version));
-    const at = momentOf(entry, now);
-    await admitOrThrow(tx, record, entry, at, now);
-    const version = treatment.version + 1;
-    const row = tx.create(LogRow, {
-      id: crypto.randomUUID(),
-      treatment,
-      seq: version,
-      key: entry.key,
-      at,
-      corrects: entry.corrects ?? null,
-      kind: entry.body.kind,
-      v: BODY_VERSION,
-      by: entry.by ?? null,
-      body: entry.body,
-    });
-    treatment.version = version;
-    return { id: row.id, version };
+    return writeEntry(tx, treatment, record, { ...entry, at: momentOf(entry, now), past: entry.at !== undefined }, now);
   });
 }
 
+/** A treatment, held until this transaction ends. @throws {WorkProblem} 404 when it is gone */
+export async function heldTreatment(tx: Em, id: string): Promise<{ treatment: ITreatment; record: TreatmentRecord }> {
+  const treatment = await tx.findOne(Treatment, { id, deletedAt: null }, { lockMode: LockMode.PESSIMISTIC_WRITE });
+  const record = treatment && (await treatmentRecord(tx, id));
+  if (!record) throw notFound("This treatment");
+  return { treatment, record };
+}
+
+/** An entry that is about to be written: `past` where its time was typed. */
+export interface Writing extends Pick<NewEntry, "key" | "body" | "corrects" | "by"> {
+  readonly at: Date;
+  readonly past: boolean;
+}
+
+/**
+ * One line more in the log of a treatment that is held: admitted, in the words of the plan as it stands, and drawn from its jar.
+ * @throws {WorkProblem} 422 when the entry can't stand there
+ */
+export async function writeEntry(
+  tx: Em,
+  treatment: ITreatment,
+  record: TreatmentRecord,
+  writing: Writing,
+  now: Date,
+): Promise<{ id: string; version: number }> {
+  const { key, at, corrects, by } = writing;
+  const plan = await admitOrThrow(tx, record, writing, now);
+  const body = inItsWords(writing.body, plan);
+  const version = treatment.version + 1;
+  const id = crypto.randomUUID();
+  tx.create(LogRow, {
+    id,
+    treatment,
+    seq: version,
+    key,
+    at,
+    corrects: corrects ?? null,
+    kind: body.kind,
+    v: BODY_VERSION,
+    by: by ?? null,
+    body,
+  });
+  treatment.version = version;
+  if (corrects !== undefined) await giveBack(tx, corrects, now, by);
+  if (body.kind === "done") await drawn(tx, body, plan, { at, because: "mixed", piece: record.piece_title, entry: id, by });
+  return { id, version };
+}
+
+/** What is done, or left out, is kept in the words of the plan that it was done by. */
+function inItsWords(body: EventBody, plan: Worked | undefined): EventBody {
+  if (body.kind !== "done" && body.kind !== "skipped") return body;
+  const words = plan?.repair.operations.find(({ id }) => id === body.op)?.text;
+  return words === undefined ? body : { ...body, words: words.slice(0, 1000) };
+}
+
+/** The jar that something was mixed from goes down by what was weighed, else by what was planned. */
+async function drawn(tx: Em, { op, start, batch, portion_g }: BodyOf<"done">, plan: Worked | undefined, change: ChangeOf): Promise<void> {
+  if (!start?.lot_id) return;
+  const weighed = start.parts?.reduce((sum, { actual_g }) => sum + actual_g, 0);
+  const grams = portion_g ?? weighed ?? plan?.repair.operations.find(({ id }) => id === op)?.mass_g ?? 0;
+  changeLot(tx, await heldLot(tx, start.lot_id), -grams, { ...change, ...(batch ? { batch } : {}) });
+}
+
 /** When it was done: now, so many minutes ago, or at its own time, however long ago. @throws {WorkProblem} 422 for a time to come */
-function momentOf({ at, minutes_ago = 0 }: NewEntry, now: Date): Date {
+export function momentOf({ at, minutes_ago = 0 }: Pick<NewEntry, "at" | "minutes_ago">, now: Date): Date {
   const moment = at === undefined ? new Date(now.getTime() - minutes_ago * 60_000) : new Date(at);
   // a clock of a tablet may run a little ahead
   if (moment.getTime() > now.getTime() + 120_000) throw invalid([{ path: "/at", message: "lies in the future: enter what is done" }]);
   return moment;
 }
 
-async function admitOrThrow(em: Em, record: TreatmentRecord, { body, corrects }: NewEntry, at: Date, now: Date): Promise<void> {
+async function admitOrThrow(em: Em, record: TreatmentRecord, writing: Writing, now: Date): Promise<Worked | undefined> {
   const { log } = record;
+  const { body, corrects, at, past } = writing;
   if (corrects !== undefined && !log.some(({ id }) => id === corrects))
     throw invalid([{ path: "/corrects", message: "is not an entry of this log" }]);
   if (body.kind === "withdrawn" && corrects === undefined) throw invalid([{ path: "/corrects", message: "is missing" }]);
@@ -66,13 +113,14 @@ async function admitOrThrow(em: Em, record: TreatmentRecord, { body, corrects }:
   const air = await airNow(em, now);
   const first = firstClock(treatment);
   const samples = first === undefined ? [] : await climateSince(em, new Date(first), now);
-  const found = worked(pieceFacts(record), treatment, air, climateOf(samples, air), at.getTime());
-  const why = admit({ treatment, worked: found, at: at.getTime() }, body);
+  const plan = worked(pieceFacts(record), treatment, air, climateOf(samples, air), at.getTime());
+  const why = admit({ treatment, worked: plan, at: at.getTime(), past }, body);
   if (why) throw refused(why);
+  return plan;
 }
 
 /** What another window wrote meanwhile, in words. */
-function whatHappened(log: readonly LogEntry[], seen: number): string {
+export function whatHappened(log: readonly LogEntry[], seen: number): string {
   const news = log
     .filter(({ seq }) => seq > seen)
     .map(({ body }) =>

@@ -1,10 +1,12 @@
 import type { Treatment } from "@/core/record/treatment";
 import { lossOf } from "@/core/survey/loss";
 import { type Act, actsOf } from "@/core/views/acts";
+import type { StockProduct } from "@/core/views/stock";
 import type { Worked } from "@/core/views/worked";
 import { Treatment as TreatmentRow } from "@/store/entities";
 import { em as openEm } from "@/store/orm";
 import {
+  cabinet,
   mapPhotograph,
   type PartRecord,
   type PhotographRecord,
@@ -34,6 +36,8 @@ export interface TreatmentPage {
   /** What the condition map is drawn on; absent = a plain outline. */
   readonly map_photograph?: { readonly id: string; readonly caption: string };
   readonly air: Air;
+  /** What stands in the cabinet. */
+  readonly products: readonly StockProduct[];
   readonly now: number;
   readonly time_zone: string;
 }
@@ -69,7 +73,12 @@ function damagesOf(record: TreatmentRecord): PieceDamage[] {
 export async function treatmentPage(id: string): Promise<TreatmentPage> {
   const now = new Date();
   const em = await openEm();
-  const [record, photographs, air] = await Promise.all([treatmentRecord(em, id), photographsOf(em, id), airNow(em, now)]);
+  const [record, photographs, air, products] = await Promise.all([
+    treatmentRecord(em, id),
+    photographsOf(em, id),
+    airNow(em, now),
+    cabinet(em),
+  ]);
   if (!record) throw notFound("This treatment");
   const [all, photograph] = await Promise.all([treatmentsOfPiece(em, record.piece_id), mapPhotograph(em, record.piece_id)]);
   const first = firstClock(readRecord(record).treatment);
@@ -87,6 +96,7 @@ export async function treatmentPage(id: string): Promise<TreatmentPage> {
     parts: record.parts,
     ...(photograph ? { map_photograph: photograph } : {}),
     air,
+    products,
     now: now.getTime(),
     time_zone: shopTimeZone(),
   };

@@ -23,11 +23,26 @@ const DAYS_AHEAD = 7;
 export function climateSamples(history: readonly ClimatePoint[], hands: readonly HandReading[], now: number): ClimatePoint[] {
   const spans = handSpans(hands);
   const past = history.map((point) => ({ at: point.at, temp_C: handAt(spans, Date.parse(point.at)) ?? point.temp_C }));
-  const edges = spans.flatMap(({ from, to, temp_C }) => [{ at: iso(from), temp_C }, ...(to <= now ? [{ at: iso(to - 1), temp_C }] : [])]);
+  // at both ends of a setting the air jumps: the sensor's own word stands right beside it, so that nothing before or after is bent
+  const edges = spans.flatMap(({ from, to, temp_C }) => [
+    ...beside(history, spans, from - 1),
+    { at: iso(from), temp_C },
+    ...(to <= now ? [{ at: iso(to - 1), temp_C }, ...beside(history, spans, to)] : []),
+  ]);
   const known = [...past, ...edges].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
   const held = handAt(spans, now);
   if (held !== undefined) return [...known, { at: iso(now), temp_C: held }].filter(({ at }) => Date.parse(at) <= now);
   return [...known, ...forecast(history, now)];
+}
+
+/** What the sensor said at a moment, between its readings; nothing where the air was set by hand then. */
+function beside(history: readonly ClimatePoint[], spans: readonly Span[], at: number): ClimatePoint[] {
+  const next = history.findIndex((point) => Date.parse(point.at) >= at);
+  const [before, after] = [history[next - 1], history[next]];
+  if (!before || !after || handAt(spans, at) !== undefined) return [];
+  const [from, to] = [Date.parse(before.at), Date.parse(after.at)];
+  const share = to === from ? 0 : (at - from) / (to - from);
+  return [{ at: iso(at), temp_C: before.temp_C + (after.temp_C - before.temp_C) * share }];
 }
 
 /** The last day again, for a week. */

@@ -17,6 +17,7 @@ import { asSold } from "../join/rods";
 import { type SizedBrace, sizeOf } from "../join/sizing";
 import { STRENGTHS } from "../join/strengths.data";
 import type { Shelf } from "../match/case";
+import type { MatchInput } from "../match/match.schema";
 import { flagsOf } from "../survey/consequences";
 import type { Damage } from "../survey/measures.data";
 import type { Service, Survey } from "../survey/survey.schema";
@@ -52,6 +53,8 @@ export interface WorkedDamage extends ChosenLinks {
   readonly because?: string;
   readonly places: readonly WorkPlace[];
   readonly context: Context;
+  /** What Match is asked of it. */
+  readonly asked: MatchInput;
   readonly brace_warnings: ReadonlyArray<{ readonly code: string; readonly message: string }>;
 }
 
@@ -110,7 +113,10 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
   const asked = { ...matchInputOf({ substrate, finish }, survey, survey.damage, air.temp_C), stance };
   const made = (way: WayRow) => makeWay(way, placesOf(way, survey.damage, input.id, facts), asked, question, input, shelf);
   const taken = input.way === undefined ? unasked(survey.damage, facts, made) : made(rowOf(survey.damage, input.way));
-  const chain = Object.fromEntries(taken.links.map(({ role, material }) => [role, material])) as Partial<Record<Role, MaterialClass>>;
+  // of several links of a role the first is the body of it
+  const chain = Object.fromEntries([...taken.links].reverse().map(({ role, material }) => [role, material])) as Partial<
+    Record<Role, MaterialClass>
+  >;
   const f = opFacts({ ...input, finish }, stance, air, taken.way, taken.places, chain);
   const sized = question && sizedBrace(taken.places, taken.links, question, survey.damage, input.brace);
   const { judged, reached } = safetyOf(question, sized || undefined, taken.way.way);
@@ -129,6 +135,7 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
   return {
     id: input.id,
     part: input.part,
+    asked,
     ...taken,
     context,
     brace_warnings: weakness(judged?.warnings ?? [], reached, STRENGTHS[substrate].asks),

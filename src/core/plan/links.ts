@@ -106,6 +106,12 @@ export function matchingAt(input: MatchInput, places: readonly WorkPlace[], shel
   return matching(input, shelf, atPlaces(places, input));
 }
 
+/** What fits a role at the places of one damage, best first. */
+export function candidatesAt(input: MatchInput, places: readonly WorkPlace[], role: Role): Judgement[] {
+  const judged = judgeAt(factsOf(input), role, atPlaces(places, input).at[role]);
+  return judged.filter(({ verdict }) => verdict !== "refused").sort((a, b) => b.score - a.score);
+}
+
 /** The best chain with what was chosen by hand held fast; a link a place and role. */
 export function linksFor(input: MatchInput, places: readonly WorkPlace[], choices: readonly Choice[], shelf?: Shelf): ChosenLinks {
   const facts = factsOf(input, shelf);

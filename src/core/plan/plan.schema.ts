@@ -48,7 +48,29 @@ const PlanEntry = strict({
     properties: { kind: Type.String({ maxLength: 60 }) },
     additionalProperties: true,
     oneOf: [
-      { properties: { kind: { const: "done" }, op: { type: "string", maxLength: 200 } }, required: ["op"] },
+      {
+        properties: {
+          kind: { const: "done" },
+          op: { type: "string", maxLength: 200 },
+          places: { type: "array", items: { type: "string" }, maxItems: 200 },
+          surface_mm: { type: "number", minimum: -1000, maximum: 1000 },
+          start: {
+            type: "object",
+            properties: {
+              parts: {
+                type: "array",
+                maxItems: 20,
+                items: {
+                  type: "object",
+                  required: ["planned_g", "actual_g"],
+                  properties: { planned_g: { type: "number", minimum: 0 }, actual_g: { type: "number", minimum: 0 } },
+                },
+              },
+            },
+          },
+        },
+        required: ["op"],
+      },
       { properties: { kind: { const: "skipped" }, op: { type: "string", maxLength: 200 } }, required: ["op"] },
       {
         properties: {

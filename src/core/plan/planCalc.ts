@@ -1,7 +1,7 @@
 import type { Station } from "../catalogue";
 import { type Place, volumeOf } from "../survey/place";
 import { present } from "../units";
-import type { OpMark } from "./operation";
+import { type DoneFacts, markFacts, type OpMark } from "./operation";
 import type { PlanInput, PlanResult } from "./plan.schema";
 import { type Repair, type Round, repairOf } from "./repair";
 
@@ -68,7 +68,8 @@ function readEntries(entries: NonNullable<PlanInput["entries"]>): { rounds: Omit
   const marks = new Map<string, OpMark>();
   const rounds: Omit<Round, "round">[] = [];
   for (const { at, body } of entries) {
-    if ((body.kind === "done" || body.kind === "skipped") && body.op !== undefined) marks.set(body.op, { status: body.kind, at });
+    if ((body.kind === "done" || body.kind === "skipped") && body.op !== undefined)
+      marks.set(body.op, { status: body.kind, at, ...(body.kind === "done" ? markFacts(body as DoneFacts) : {}) });
     if (body.kind === "round-opened")
       rounds.push({
         station: body.station as Station,

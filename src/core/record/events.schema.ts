@@ -26,6 +26,8 @@ const Start = strict({
   parts: Type.Optional(Type.Array(strict({ name: name(), planned_g: from0(), actual_g: from0() }), { maxItems: 20 })),
   /** The lot it was taken from, as the jar is labelled. */
   lot: Type.Optional(Type.String({ minLength: 1, maxLength: 120 })),
+  /** The same by its id: that jar goes down by what was mixed. */
+  lot_id: Type.Optional(Type.String({ format: "uuid" })),
   /** The air as it was read then: a later setting of the air changes no record. */
   climate: strict({ temp_C: celsius(), rh_pct: Type.Number({ minimum: 0, maximum: 100 }) }),
 });
@@ -110,6 +112,11 @@ export const EventBody = tagged("kind", [
   /** An operation of the plan is behind. What it started, what was weighed, what was found, and why it was not as planned. */
   event("done", {
     op: ref(),
+    /** The operation as it stood in the plan then, put in by the server: a later choice of material changes no word of it. */
+    words: Type.Optional(text(1000)),
+    /** The batch that it was mixed in with others, and what this treatment took of it, g. */
+    batch: Type.Optional(Type.String({ format: "uuid" })),
+    portion_g: Type.Optional(from0(1e6)),
     /** The places it covered, where it was not all that it names. */
     places: Type.Optional(Type.Array(ref(), { maxItems: 200 })),
     hands_min: minutes(),
@@ -121,13 +128,21 @@ export const EventBody = tagged("kind", [
     found: Type.Optional(Type.Record(Type.String({ maxLength: 200 }), Type.String({ maxLength: 500 }))),
     against: Type.Optional(Against),
   }),
-  event("skipped", { op: ref(), reason: text(2000) }),
+  /** Looked at when its clock said that it was ready, and still soft: its later stages are reckoned anew. */
+  event("found-soft", { op: ref(), note: Type.Optional(Type.String({ maxLength: 2000 })), hands_min: minutes() }),
+  event("skipped", { op: ref(), words: Type.Optional(text(1000)), reason: text(2000) }),
   /** "Back to Fill, because …": the operations of those places come again from there on, as the next round. */
   event("round-opened", {
     station: Station,
     places: Type.Array(ref(), { minItems: 1, maxItems: 200 }),
     because: text(2000),
     low_mm: Type.Optional(above0(1000)),
+  }),
+  /** A damage is treated apart from here on, as a treatment of its own. */
+  event("parted", {
+    damage: Type.String({ pattern: "^[a-z][a-z0-9-]*$", maxLength: 40 }),
+    to: Type.String({ format: "uuid" }),
+    title: name(),
   }),
   event("noted", { station: Station, text: text() }),
   /** `operations`: what was planned when it was signed, in its own words; no later table changes it. */

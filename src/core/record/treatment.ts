@@ -39,8 +39,12 @@ export interface Treatment {
   readonly damages: readonly DamageRecord[];
   readonly marks: ReadonlyMap<string, Mark>;
   readonly rounds: readonly Entry<"round-opened">[];
+  /** Clocks that were found behind their time. */
+  readonly soft: readonly Entry<"found-soft">[];
   readonly added: readonly BodyOf<"step-added">[];
   readonly closed?: Entry<"closed">;
+  /** The name of one more damage; none is given twice. */
+  readonly next_damage: string;
   /** Every damage is settled. */
   readonly settled: boolean;
   readonly choice_stale: boolean;
@@ -55,7 +59,9 @@ export const FIRST_DAMAGE = "d1";
 /** Read a log, in order of `seq`. */
 export function readLog(log: readonly LogEntry[]): Treatment {
   const entries = standingEntries(log);
-  const ids = [...new Set(all(entries, "surveyed").map(damageOf))];
+  const parted = new Set(all(entries, "parted").map(({ body }) => body.damage));
+  const named = [...new Set(all(entries, "surveyed").map(damageOf))];
+  const ids = named.filter((id) => !parted.has(id));
   const damages = ids.map((id) => damageRecord(id, entries)).filter((damage) => damage !== undefined);
   const ended = entries.filter(({ body }) => body.kind === "closed" || body.kind === "reopened").at(-1);
   const mark = all(entries, "marked")
@@ -65,9 +71,11 @@ export function readLog(log: readonly LogEntry[]): Treatment {
     entries,
     damages,
     marks: marksOf(entries),
-    rounds: all(entries, "round-opened"),
+    rounds: all(entries, "round-opened").filter(({ body }) => body.places.some((place) => !parted.has(place.split("/")[0] ?? ""))),
+    soft: all(entries, "found-soft"),
     added: all(entries, "step-added").map(({ body }) => body),
     ...(ended && is(ended, "closed") ? { closed: ended } : {}),
+    next_damage: `d${1 + Math.max(0, ...named.map((id) => Number(/^d(\d+)$/.exec(id)?.[1] ?? 0)))}`,
     settled: damages.length > 0 && damages.every(({ settled }) => settled),
     choice_stale: damages.some(({ choice_stale }) => choice_stale),
     stance: all(entries, "matched").at(-1)?.body.stance ?? "reversible",
@@ -144,11 +152,12 @@ function opt<K extends string, V>(key: K, value: V | undefined): Partial<Record<
 export const STATION_ORDER: readonly Station[] = STATIONS.map(({ station }) => station);
 
 const STATION_OF: Readonly<
-  Record<Exclude<EventKind, "done" | "skipped" | "round-opened" | "step-added" | "noted" | "withdrawn">, Station>
+  Record<Exclude<EventKind, "done" | "skipped" | "found-soft" | "round-opened" | "step-added" | "noted" | "withdrawn">, Station>
 > = {
   surveyed: "survey",
   marked: "survey",
   matched: "match",
+  parted: "survey",
   "dry-run": "ready",
   "shards-mapped": "ready",
   "form-chosen": "ready",
@@ -160,7 +169,7 @@ const STATION_OF: Readonly<
 /** The station that an entry belongs to; an operation's stands in its id. */
 export function stationOf({ body }: Entry): Station {
   if ("station" in body) return body.station;
-  if (body.kind === "done" || body.kind === "skipped") return stationOfOp(body.op);
+  if ("op" in body) return stationOfOp(body.op);
   return body.kind === "withdrawn" ? "close" : STATION_OF[body.kind];
 }
 

@@ -104,14 +104,16 @@ function edgeTimes({ op, min_min, max_min, stage, closes, because }: Operation["
   if (opens && opens.at === undefined)
     return { from: Infinity, since, never: opens.reason ?? "It does not cure here.", waits: true, because };
   const skipped = marks.get(op)?.status === "skipped";
-  const from = skipped ? since : (opens?.at ?? since + min_min * MINUTE);
+  // what only follows in order is never judged by comparing times: clocks are set back, and an hour of October comes twice
+  const waits = !skipped && (opens !== undefined || min_min >= 1);
+  const from = waits ? (opens?.at ?? since + min_min * MINUTE) : 0;
   const until = skipped ? undefined : (shuts?.at ?? (max_min === undefined ? undefined : since + max_min * MINUTE));
   return {
     from,
     since,
     ...(until === undefined ? {} : { until }),
     ...(clock ? { clock: op } : {}),
-    waits: min_min >= 1 && !skipped,
+    waits,
     because,
   };
 }

@@ -1,7 +1,8 @@
+import type { Operation } from "../plan/plan.schema";
 import type { EventBody, EventKind } from "../record/events.schema";
 import type { Treatment } from "../record/treatment";
 import { inSentence } from "../units";
-import { actsOf } from "./acts";
+import { actsOf, brief } from "./acts";
 import type { Worked } from "./worked";
 
 /** What an entry is held against: the log, the plan at the moment it speaks of. */
@@ -10,6 +11,8 @@ export interface Asked {
   readonly worked: Worked | undefined;
   /** Ms since the epoch: when it was done. */
   readonly at: number;
+  /** That time was typed: it is held against what the record says of before. */
+  readonly past?: boolean;
 }
 
 type Check<K extends EventKind> = (asked: Asked, body: Extract<EventBody, { kind: K }>) => string | undefined;
@@ -23,6 +26,11 @@ const CHECKS: { readonly [K in EventKind]?: Check<K> } = {
   matched: ({ treatment }, { damage = "d1" }) =>
     treatment.damages.some(({ id }) => id === damage) ? undefined : "Survey the damage first.",
   done: admitDone,
+  "found-soft": (asked, { op }) => needsPlan(asked) ?? (asked.worked?.clocks.has(op) ? undefined : "No clock was started there."),
+  parted: ({ treatment }, { damage }) => {
+    if (!treatment.damages.some(({ id }) => id === damage)) return "There is no such damage in this treatment.";
+    return treatment.damages.length > 1 ? undefined : "It is the only damage here: it is treated apart already.";
+  },
   skipped: (asked, { op }) => needsPlan(asked) ?? knownOp(asked, op),
   "round-opened": (asked, { places }) => {
     const known = new Set(asked.worked?.repair.places.map(({ id }) => id));
@@ -47,8 +55,27 @@ function admitDone(asked: Asked, { op, against }: Extract<EventBody, { kind: "do
   const act = actsOf(asked.worked, asked.at).find((each) => each.op.id === op);
   if (!act) return undefined;
   if (act.state === "done" || act.state === "skipped") return "It is on record already: take that back first.";
-  if (act.needs === "nothing" || against) return undefined;
+  if (against) return undefined;
+  const later = asked.past ? standsAfter(asked.worked, act.op, asked.at) : undefined;
+  if (later) return `${later} Correct the time, or say why it is right all the same.`;
+  if (act.needs === "nothing") return undefined;
   return `${act.because} ${act.consequence ?? ""} Say why it is done all the same${act.because ? "" : `: ${inSentence(act.op.text)}`}.`;
+}
+
+/** A minute is the finest time that is typed, ms. */
+const MINUTE = 60_000;
+
+/** What must have gone before and is on record for later, or, of two coats or layers, for the same minute. */
+function standsAfter({ repair, marks }: Worked, { after, starts }: Operation, at: number): string | undefined {
+  const before = after.flatMap(({ op }) => {
+    const mark = marks.get(op);
+    const known = repair.operations.find(({ id }) => id === op);
+    return mark?.status === "done" && known ? [{ known, time: Date.parse(mark.at) }] : [];
+  });
+  const later = before.find(({ time }) => time >= at + MINUTE);
+  if (later) return `It comes after “${inSentence(brief(later.known.text))}”, which is on record for later than that.`;
+  const same = before.find(({ known, time }) => starts && known.starts && Math.abs(time - at) < MINUTE);
+  return same ? `“${brief(same.known.text)}” is on record for the same minute.` : undefined;
 }
 
 const AFTER_CLOSE: readonly EventKind[] = ["reopened", "noted", "withdrawn", "closed"];

@@ -40,9 +40,10 @@ const SAY: Sayings = {
   marked: () => "Moved the mark on the condition map",
   matched: ({ stance, chain }) =>
     `Chose ${chain.map((link) => `${inSentence(materialTaken(link).name)}${link.because ? ` (against the rules: ${link.because})` : ""}`).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,
-  done: ({ op, start, note, surface_mm, found, against }, names) =>
+  done: ({ op, words, start, portion_g, note, surface_mm, found, against }, names) =>
     [
-      `${opName(op, names)}${started(start)}`,
+      `${words ? brief(words) : opName(op, names)}${started(start)}`,
+      portion_g === undefined ? "" : `${doseGrams(portion_g)} of a batch that was mixed for several`,
       surface_mm === undefined ? "" : `measured ${plain(Math.abs(surface_mm), 2)} mm ${surface_mm < 0 ? "low" : "proud"}`,
       Object.entries(found ?? {})
         .map(([place, what]) => `${place}: ${what}`)
@@ -52,7 +53,9 @@ const SAY: Sayings = {
     ]
       .filter((part) => part !== "")
       .join(". "),
-  skipped: ({ op, reason }, names) => `Left out: ${opName(op, names)}. ${reason}`,
+  "found-soft": ({ op, note }, names) => `Still soft: ${opName(op, names)}${note ? `. ${note}` : ""}`,
+  parted: ({ title }) => `Treated apart from here on: ${title}`,
+  skipped: ({ op, words, reason }, names) => `Left out: ${words ? brief(words) : opName(op, names)}. ${reason}`,
   "round-opened": ({ station, places, because }) => `Back to ${stationLabel(station)}, ${places.join(", ")}: ${because}`,
   noted: ({ text }) => `Note: ${text}`,
   closed: ({ signed_by, notes }) => `Signed and closed by ${signed_by}${notes ? `: ${notes}` : ""}`,

@@ -5,6 +5,7 @@ import type { Treatment } from "../record/treatment";
 import { placeSize } from "../survey/place";
 import { present } from "../units";
 import type { Act } from "./acts";
+import { type JarChoice, jarsFor, type StockProduct } from "./stock";
 import type { Worked } from "./worked";
 
 /** An operation as a page shows it: words, figures, what may be done, what was done. Plain data. */
@@ -26,6 +27,10 @@ export interface OperationView
   readonly parts?: ReadonlyArray<{ readonly name: string; readonly mass_g: number }>;
   readonly mass_g?: number;
   readonly batches?: number;
+  /** Jars that it may be taken from, the likeliest first. */
+  readonly jars?: readonly JarChoice[];
+  /** Something that is still open waits for its clock. */
+  readonly holds?: true;
   /** What its clock starts with; absent = it starts none. */
   readonly start?: Omit<Start, "climate" | "parts">;
   readonly starts?: "mixed" | "clamped" | "coated";
@@ -36,6 +41,8 @@ export interface OperationView
     readonly words: string;
     readonly hands_min?: number;
     readonly against?: NonNullable<BodyOf<"done">["against"]>;
+    /** Measured so far below the old surface, mm, and no round has met it yet. */
+    readonly low_mm?: number;
   };
 }
 
@@ -53,17 +60,44 @@ export interface PlaceView {
 }
 
 /** Every operation of a treatment as its pages show it. */
-export function operationViews(treatment: Treatment, worked: Worked, acts: readonly Act[]): OperationView[] {
-  const numbers = new Map(treatment.damages.map(({ id }, i) => [id, i + 1]));
-  const labels = new Map(worked.repair.places.map(({ id, label }) => [id, label]));
-  return acts.map((act) => viewOf(act, worked, numbers, labels));
+export function operationViews(
+  treatment: Treatment,
+  worked: Worked,
+  acts: readonly Act[],
+  products: readonly StockProduct[],
+  now: number,
+): OperationView[] {
+  const seen: Seen = {
+    worked,
+    products,
+    now,
+    numbers: new Map(treatment.damages.map(({ id }, i) => [id, i + 1])),
+    labels: new Map(worked.repair.places.map(({ id, label }) => [id, label])),
+    held: new Set(
+      acts.flatMap(({ op, state }) =>
+        state === "done" || state === "skipped" ? [] : op.after.filter(({ stage }) => stage).map(({ op: before }) => before),
+      ),
+    ),
+    round: worked.repair.rounds.length + 1,
+  };
+  return acts.map((act) => viewOf(act, seen));
+}
+
+/** What every operation is shown with. */
+interface Seen {
+  readonly worked: Worked;
+  readonly products: readonly StockProduct[];
+  readonly now: number;
+  readonly numbers: ReadonlyMap<string, number>;
+  readonly labels: ReadonlyMap<string, string>;
+  /** Operations whose clocks are waited for. */
+  readonly held: ReadonlySet<string>;
+  readonly round: number;
 }
 
 function viewOf(
   { op, state, from, until, since, because, consequence }: Act,
-  worked: Worked,
-  numbers: ReadonlyMap<string, number>,
-  labels: ReadonlyMap<string, string>,
+  { worked, products, now, numbers, labels, held, round: last }: Seen,
 ): OperationView {
   const { id, round, station, kind, text, why, done_when, hands_min, places, status, role, portions, parts, mass_g, batches, mind } = op;
   const mark = worked.marks.get(id);
@@ -72,7 +106,8 @@ function viewOf(
     round,
     station,
     kind,
-    text,
+    // what is behind keeps the words that it was done by
+    text: mark?.body.words ?? text,
     why,
     done_when,
     hands_min,
@@ -83,7 +118,8 @@ function viewOf(
     tokens: [...new Set(places.flatMap((place) => numbers.get(place.split("/")[0] ?? "") ?? []))].sort((a, b) => a - b),
     mind: mind.map((each) => each.text),
     cautions: CAUTIONS.filter(({ caution }) => op.cautions.includes(caution)).map(({ short, text: full }) => ({ short, text: full })),
-    ...startOf(op, worked),
+    ...startOf(op, worked, mark ? [] : products, now),
+    ...(held.has(id) && op.starts && mark?.status === "done" ? { holds: true as const } : {}),
     ...present({
       from,
       until,
@@ -91,20 +127,39 @@ function viewOf(
       consequence,
       role,
       portions: portions?.map(({ place, mass_g: g }) => ({ label: labels.get(place) ?? place, mass_g: g })),
-      parts: parts && parts.length > 1 ? parts : undefined,
+      parts: parts && parts.length > 0 && op.starts ? parts : undefined,
       mass_g,
       batches: batches && batches > 1 ? batches : undefined,
-      mark: mark && markView(mark.entry, mark.at, mark.by, mark.body),
+      mark: mark && { ...markView(mark.entry, mark.at, mark.by, mark.body), ...(round === last ? lowOf(op, mark.body) : {}) },
     }),
   };
 }
 
 /** What its clock starts with: the class, and the jar where one was chosen for this link. */
-function startOf({ starts, class: name, link: id, thickness_mm }: Operation, { repair }: Worked): Pick<OperationView, "starts" | "start"> {
+function startOf(
+  { starts, class: name, link: id, thickness_mm }: Operation,
+  { repair }: Worked,
+  products: readonly StockProduct[],
+  now: number,
+): Pick<OperationView, "starts" | "start" | "jars"> {
   if (!starts || !name) return {};
   const link = repair.links.find((each) => each.id === id);
   const product = link?.class === name ? link.product : undefined;
-  return { starts, start: { class: name, thickness_mm: thickness_mm ?? link?.material.cure.at_mm ?? 1, ...present({ product }) } };
+  const jars = jarsFor(products, { class: name, ...present({ product: product?.id }) }, now);
+  return {
+    starts,
+    start: { class: name, thickness_mm: thickness_mm ?? link?.material.cure.at_mm ?? 1, ...present({ product }) },
+    ...(jars.length > 0 ? { jars } : {}),
+  };
+}
+
+/** Nobody feels less, mm. */
+const LOW_MM = 0.05;
+
+/** A check that found it low, in the round that stands. */
+function lowOf({ kind }: Operation, body: BodyOf<"done"> | BodyOf<"skipped">): { low_mm?: number } {
+  const height = body.kind === "done" ? body.surface_mm : undefined;
+  return kind === "check" && height !== undefined && height < -LOW_MM ? { low_mm: -height } : {};
 }
 
 function markView(

@@ -12,6 +12,47 @@ export interface StockLot {
   readonly expires?: string;
   readonly price_eur?: number;
   readonly version: number;
+  /** Its account, newest first. */
+  readonly changes?: readonly LotChange[];
+}
+
+/** Why what is left in a jar changed. */
+export const LOT_REASONS = ["put in", "weighed", "mixed", "taken back", "thrown away", "brought in"] as const;
+export type LotReason = (typeof LOT_REASONS)[number];
+
+/** A line of a jar's account. Grams. */
+export interface LotChange {
+  readonly at: string;
+  readonly delta_g: number;
+  readonly left_g: number;
+  readonly because: LotReason;
+  readonly piece?: string;
+  readonly by?: string;
+}
+
+/** A jar that an operation may be mixed from. */
+export interface JarChoice {
+  readonly lot_id: string;
+  readonly label: string;
+  readonly name: string;
+  readonly left_g: number;
+  readonly product: string;
+}
+
+/** Jars of a class with something in them that have not gone off, what goes off first first; those of the product that was chosen before all others. */
+export function jarsFor(
+  products: readonly StockProduct[],
+  of: { readonly class: ClassName; readonly product?: string },
+  now: number,
+): JarChoice[] {
+  const lots = products
+    .filter((product) => product.class === of.class)
+    .flatMap((product) => product.lots.map((lot) => ({ product, lot })))
+    .filter(({ lot }) => lot.left_g > 0 && (lot.expires === undefined || daysUntil(lot.expires, now) >= 0));
+  const mine = ({ product }: { product: StockProduct }) => (product.id === of.product ? 0 : 1);
+  return lots
+    .sort((a, b) => mine(a) - mine(b) || (a.lot.expires ?? "9999").localeCompare(b.lot.expires ?? "9999"))
+    .map(({ product, lot }) => ({ lot_id: lot.id, label: lot.label, name: product.name, left_g: lot.left_g, product: product.id }));
 }
 
 /** A product of the shop's own with what is left of it. */

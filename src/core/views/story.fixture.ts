@@ -61,7 +61,6 @@ export const READY = [
   "r1/ready/clean/d1",
   "r1/ready/trim/d1",
   "r1/ready/mask",
-  "r1/ready/key/d1",
   "r1/fill/dam/d1",
 ] as const;
 export const ready: readonly Told[] = READY.map((op, i) => [600 - i * 10, done(op)]);

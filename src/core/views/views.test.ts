@@ -180,7 +180,7 @@ describe("what pages show", () => {
 
   test("an operation with its clock, its parts and what it starts; a mark in words", () => {
     const { treatment, worked: found, acts } = see([...MIXED]);
-    const views = operationViews(treatment, found, acts);
+    const views = operationViews(treatment, found, acts, [], Date.now());
     const first = views.find(({ id }) => id === "r1/fill/mix-1/epoxy-putty");
     expect(first).toMatchObject({ starts: "mixed", mark: { by: "M.", hands_min: 5 }, start: { class: "epoxy-putty" } });
     expect(views.find(({ id }) => id === MIX_2)?.parts).toHaveLength(2);
@@ -203,7 +203,7 @@ describe("what pages show", () => {
     const { treatment, worked: found } = see([...MIXED, [5, early]]);
     const view = closingView(treatment, found, NOON);
     expect(view.against).toEqual([expect.stringMatching(/^Too early after 80 of 500 min: mix .*the lamp stood on it$/)]);
-    expect(view.hands_min).toBe(15 + 10 + 9 * 5);
+    expect(view.hands_min).toBe(15 + 10 + 8 * 5);
     expect(view.review.find(({ station }) => station === "fill")).toMatchObject({
       changed: true,
       why: [expect.stringContaining("the lamp stood on it")],

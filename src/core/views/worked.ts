@@ -4,13 +4,11 @@ import { type StageTime, stageTimes } from "../cure/running";
 import type { Shelf } from "../match/case";
 import type { DamageInput } from "../plan/damageContext";
 import type { Air } from "../plan/lag";
-import type { OpMark } from "../plan/operation";
+import { markFacts, type OpMark } from "../plan/operation";
 import type { Operation } from "../plan/plan.schema";
 import { SCALE_STEP_G } from "../plan/planCalc";
 import { type Repair, repairOf } from "../plan/repair";
-import type { BodyOf } from "../record/events.schema";
-import { type DamageRecord, type Mark, materialTaken, type Treatment } from "../record/treatment";
-import { present } from "../units";
+import { type DamageRecord, type Mark, materialTaken, stationOfOp, type Treatment } from "../record/treatment";
 
 /** What the plan must know of the piece. */
 export interface PieceFacts {
@@ -101,7 +99,32 @@ export function worked(
       });
   if (treatment.closed) marks.found.set(SIGN, signed(treatment.closed));
   const repair = repairOf({ ...input, marks: opMarks(marks.found) });
-  return { repair, marks: marks.found, clocks: clocksOf(marks.found, climate) };
+  const known = new Set(repair.operations.map(({ id }) => id));
+  const gone = [...marks.found].flatMap(([id, { body }]) => (known.has(id) || !body.words ? [] : [noLongerPlanned(id, body.words)]));
+  return {
+    repair: gone.length > 0 ? { ...repair, operations: [...gone, ...repair.operations] } : repair,
+    marks: marks.found,
+    clocks: clocksOf(marks.found, treatment.soft, climate),
+  };
+}
+
+/** What was done by an earlier choice of materials stays, in its own words, though no plan asks for it any more. */
+function noLongerPlanned(id: string, words: string): Operation {
+  return {
+    id,
+    round: Number(/^r(\d+)\//.exec(id)?.[1] ?? 1),
+    station: stationOfOp(id),
+    places: [],
+    kind: "check",
+    text: words,
+    why: "It was done before the plan was changed.",
+    done_when: "it is on record",
+    hands_min: [0, 0],
+    after: [],
+    cautions: [],
+    mind: [],
+    status: "done",
+  };
 }
 
 /** The operation that the signature does. */
@@ -117,15 +140,11 @@ const signed = ({ id, at, by, body }: NonNullable<Treatment["closed"]>): Mark =>
 
 const opMarks = (marks: ReadonlyMap<string, Mark>) =>
   new Map(
-    [...marks].map(([op, { status, at, body }]): [string, OpMark] => [op, { status, at, ...(body.kind === "done" ? foundIn(body) : {}) }]),
+    [...marks].map(([op, { status, at, body }]): [string, OpMark] => [
+      op,
+      { status, at, ...(body.kind === "done" ? markFacts(body) : {}) },
+    ]),
   );
-
-/** What the plan goes on from: which places were covered, where a surface was, how much of a batch was mixed. */
-function foundIn({ places, surface_mm, start }: BodyOf<"done">): Omit<OpMark, "status" | "at"> {
-  const planned = start?.parts?.reduce((sum, { planned_g }) => sum + planned_g, 0) ?? 0;
-  const actual = start?.parts?.reduce((sum, { actual_g }) => sum + actual_g, 0) ?? 0;
-  return present({ places, surface_mm, mixed_share: planned > 0 ? actual / planned : undefined });
-}
 
 /** Marks of the first version say "the second mix": they find their operation by its place among its kind. */
 function resolved(
@@ -160,18 +179,32 @@ function nth(op: string, operations: readonly Operation[]): string[] {
   return [found?.id ?? op];
 }
 
-/** Every clock that was started, with its stages in the air that it really had. */
-function clocksOf(marks: ReadonlyMap<string, Mark>, climate: CureInput["climate"]): Map<string, OpClock> {
+/** Every clock that was started, with its stages in the air that it really had; one that was found behind its time goes slower. */
+function clocksOf(marks: ReadonlyMap<string, Mark>, soft: Treatment["soft"], climate: CureInput["climate"]): Map<string, OpClock> {
   const clocks = new Map<string, OpClock>();
   for (const [op, { at, body }] of marks) {
     if (body.kind !== "done" || !body.start) continue;
     const material = materialTaken(body.start);
-    clocks.set(op, {
-      op,
-      start: Date.parse(at),
-      material: material.name,
-      stages: stageTimes({ material, thickness_mm: body.start.thickness_mm, at }, climate),
-    });
+    const start = Date.parse(at);
+    const stages = stageTimes({ material, thickness_mm: body.start.thickness_mm, at }, climate);
+    const looks = soft.filter((entry) => entry.body.op === op).map((entry) => Date.parse(entry.at));
+    clocks.set(op, { op, start, material: material.name, stages: looks.reduce((slower, look) => slowed(slower, start, look), stages) });
   }
   return clocks;
+}
+
+/** It is looked at again after a quarter more of the time that it had; a rule of thumb, and said so where it shows. */
+const AGAIN_AFTER = 1.25;
+
+/** Found soft when it should have been ready: that stage, and all that come later, move out with it. */
+function slowed(stages: readonly StageTime[], start: number, look: number): StageTime[] {
+  const due = Math.max(
+    0,
+    ...stages.filter(({ stage, at }) => stage !== "working" && at !== undefined && at <= look).map(({ at = 0 }) => at),
+  );
+  if (due <= start) return [...stages];
+  const factor = (AGAIN_AFTER * (look - start)) / (due - start);
+  return stages.map((each) =>
+    each.stage === "working" || each.at === undefined ? each : { ...each, at: start + (each.at - start) * factor },
+  );
 }

@@ -3,7 +3,9 @@ import { useRouter } from "next/navigation";
 import { ROLE_LABELS, type Role, type Stance } from "@/core/catalogue";
 import { CONDITION_COST, KEY_WEIGHT } from "@/core/match/chains";
 import { type Judgement, type Reason, reasonsOf } from "@/core/match/judge";
+import type { ChainLink } from "@/core/match/match.schema";
 import { counted, figure } from "@/core/units";
+import { keepingRows } from "@/core/views/build";
 import { useKept } from "../forms/kept";
 import { Sign } from "../signs/Sign";
 import { Cautions } from "../stations/Cautions";
@@ -35,13 +37,14 @@ interface PlanProps {
   readonly forced: Forced;
   readonly chain: readonly Judgement[];
   readonly missing: string;
-  readonly corrects: string | undefined;
+  /** What was chosen before, with what was set by hand. */
+  readonly choice: { readonly chain: readonly ChainLink[]; readonly entry: string } | undefined;
   /** The survey says to refer the piece: going on asks for a reason, which is recorded. */
   readonly needsReason: boolean;
 }
 
 /** Writes the choice in the log and leads on. */
-export function PlanButton({ treatment, damage, stance, forced, chain, missing, corrects, needsReason }: PlanProps) {
+export function PlanButton({ treatment, damage, stance, forced, chain, missing, choice, needsReason }: PlanProps) {
   const router = useRouter();
   const log = useLog();
   const [reason, setReason, forget] = useKept(`match-reason:${treatment}:${damage}`, "");
@@ -56,11 +59,11 @@ export function PlanButton({ treatment, damage, stance, forced, chain, missing, 
       kind: "matched",
       damage,
       stance,
-      chain: links,
+      chain: keepingRows(choice?.chain ?? [], links),
       hands_min: MATCH_MIN,
       ...(reason.trim() ? { reason: reason.trim() } : {}),
     } as const;
-    if (!(await log.write(body, corrects ? { corrects } : {}))) return;
+    if (!(await log.write(body, choice ? { corrects: choice.entry } : {}))) return;
     forget();
     router.push(`/treatments/${treatment}`);
   };

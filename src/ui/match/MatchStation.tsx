@@ -110,7 +110,7 @@ export function MatchStation({ treatment, damage, places, way, because, input, s
             stance={stance}
             chain={chain}
             missing={missing}
-            corrects={choice?.entry}
+            choice={choice}
             needsReason={referrals.length > 0}
           />
         </div>

@@ -32,7 +32,8 @@ type Asked = Omit<MatchInput, "stance">;
 export const keyOf = ({ row, product }: Pick<Judgement, "row" | "product">): string => product?.id ?? row.class;
 
 export function picksOf(chain: readonly ChainLink[]): Picks {
-  return Object.fromEntries(chain.map(({ role, class: name, product }) => [role, product?.id ?? name]));
+  // of several links of a role the first is the body of it
+  return Object.fromEntries([...chain].reverse().map(({ role, class: name, product }) => [role, product?.id ?? name]));
 }
 
 /**

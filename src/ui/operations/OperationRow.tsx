@@ -1,6 +1,7 @@
 "use client";
 import { doseGrams } from "@/core/plan/doses";
-import { formatMinutes, type Wall } from "@/core/units";
+import { formatMinutes, plain, type Wall } from "@/core/units";
+import { brief } from "@/core/views/acts";
 import type { OperationView } from "@/core/views/operationView";
 import type { Air } from "../frame/climate";
 import { useNow, useWall } from "../frame/now";
@@ -150,15 +151,29 @@ function Acts({
   const { id, mark, since, from } = operation;
   if (mark)
     return (
-      <button
-        type="button"
-        className="link-btn"
-        disabled={log.busy}
-        onClick={() => void log.write({ kind: "withdrawn" }, { corrects: mark.entry })}
-        aria-label={`Take back: ${operation.text}`}
-      >
-        Take back
-      </button>
+      <div className="grid justify-items-end">
+        {mark.low_mm !== undefined && <FillAgain operation={operation} low_mm={mark.low_mm} />}
+        {operation.holds && (
+          <button
+            type="button"
+            className="link-btn"
+            disabled={log.busy}
+            onClick={() => void log.write({ kind: "found-soft", op: id })}
+            aria-label={`Still soft: ${operation.text}`}
+          >
+            Still soft
+          </button>
+        )}
+        <button
+          type="button"
+          className="link-btn"
+          disabled={log.busy}
+          onClick={() => void log.write({ kind: "withdrawn" }, { corrects: mark.entry })}
+          aria-label={`Take back: ${operation.text}`}
+        >
+          Take back
+        </button>
+      </div>
     );
   const skip = (
     <Reasoned
@@ -190,6 +205,24 @@ function Acts({
       : {}),
   };
   return <AllTheSame operation={operation} air={air} against={against} skip={skip} />;
+}
+
+/** A check found it low: one press opens the round that fills it, so deep as it was measured. */
+function FillAgain({ operation: { text, places }, low_mm }: { operation: OperationView; low_mm: number }) {
+  const log = useLog();
+  const low = `${plain(low_mm, 2)} mm low`;
+  return (
+    <button
+      type="button"
+      className="btn go"
+      disabled={log.busy}
+      onClick={() =>
+        void log.write({ kind: "round-opened", station: "fill", places: [...places], because: `measured ${low}: ${brief(text)}`, low_mm })
+      }
+    >
+      Back to Fill: {low}
+    </button>
+  );
 }
 
 function AllTheSame({

@@ -18,6 +18,7 @@ import { TextField } from "../forms/TextField";
 import { Photographs, type PhotographView } from "../stations/Photographs";
 import { useLog } from "../treatment/TreatmentLog";
 import { Inspection, Use } from "./Answers";
+import { Apart } from "./Apart";
 import { ConditionMap, type DamageMark } from "./ConditionMap";
 import { KindField, MeasureFields } from "./DamageFields";
 import { Sketch } from "./Sketch";
@@ -51,6 +52,8 @@ interface Props {
   readonly survey?: Survey;
   readonly surveyEntry?: string;
   readonly way?: Way;
+  /** It stands beside others, and can be treated apart. */
+  readonly apart: boolean;
   readonly damages: readonly DamageMark[];
   readonly mapPhotograph?: { readonly id: string; readonly caption: string };
   readonly photographs: readonly PhotographView[];
@@ -155,6 +158,7 @@ export function SurveyStation(props: Props) {
         </div>
       </div>
       <Ways {...part_} ways={ways} />
+      {props.apart && <Apart damage={damage} title={title.trim() || part} />}
     </form>
   );
 }

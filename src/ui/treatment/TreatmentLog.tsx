@@ -21,6 +21,8 @@ interface Pending {
 
 interface Log {
   readonly treatment: string;
+  /** How many entries the page has seen. */
+  readonly version: number;
   /** Write an entry; true when it stands in the log. */
   readonly write: (body: EventBody, options?: EntryOptions) => Promise<boolean>;
   readonly busy: boolean;
@@ -28,7 +30,7 @@ interface Log {
   readonly errors: readonly FieldError[];
 }
 
-const LogContext = createContext<Log>({ treatment: "", write: async () => false, busy: false, errors: [] });
+const LogContext = createContext<Log>({ treatment: "", version: 0, write: async () => false, busy: false, errors: [] });
 const RETRY_MS = 10_000;
 
 /** Writing in the log of the treatment on this page. */
@@ -100,7 +102,7 @@ export function TreatmentLog({ id, version, children }: { id: string; version: n
     setProblem(undefined);
   };
   const errors = problem?.errors;
-  const value = useMemo(() => ({ treatment: id, write, busy, errors: errors ?? [] }), [id, write, busy, errors]);
+  const value = useMemo(() => ({ treatment: id, version, write, busy, errors: errors ?? [] }), [id, version, write, busy, errors]);
   return (
     <LogContext value={value}>
       {pending && problem && <NotSaved problem={problem} body={pending.body} busy={busy} again={() => void put(pending)} drop={drop} />}

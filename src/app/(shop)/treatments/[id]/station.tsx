@@ -2,8 +2,10 @@ import type { ReactNode } from "react";
 import type { Station } from "@/core/catalogue";
 import { STATION_ORDER } from "@/core/record/treatment";
 import { wall } from "@/core/units";
+import { type BuildPlace, buildOf } from "@/core/views/build";
 import { operationViews, placeViews } from "@/core/views/operationView";
 import { routeOf } from "@/core/views/route";
+import { Build } from "@/ui/build/Build";
 import { WorkStation } from "@/ui/operations/WorkStation";
 import { StationFrame } from "@/ui/stations/StationFrame";
 import { type TreatmentPage, treatmentPage } from "@/work/treatments";
@@ -40,7 +42,7 @@ export async function stationPage(
         substrate: record.substrate,
         size: mine.length > 1 ? `${mine.length} damages` : (mine[0]?.size ?? ""),
         settled: treatment.damages.length > 0 && treatment.closed === undefined,
-        next_damage: `d${treatment.damages.length + 1}`,
+        next_damage: treatment.next_damage,
         ...(item.brief.broken ? { broken: item.brief.broken } : {}),
       };
       const stops = routeOf(treatment, worked, item.brief, wall(time_zone), now);
@@ -56,13 +58,19 @@ export async function stationPage(
   );
 }
 
+/** What the places of this treatment are built of, to be changed by hand; nothing once it is closed. */
+export function buildPanel({ treatment, worked, products }: StationView, what: readonly BuildPlace["what"][]): ReactNode {
+  if (!worked || treatment.closed) return null;
+  return <Build {...buildOf(treatment, worked, products, what)} />;
+}
+
 /** A station of hands: its operations, or what has to come first. */
 export function workStation(
   view: StationView,
   station: Station,
   own: { readonly elsewhere?: Readonly<Record<string, string>>; readonly panels?: ReactNode } = {},
 ): ReactNode {
-  const { id, treatment, worked, acts, item, air, next } = view;
+  const { id, treatment, worked, acts, item, air, next, products, now } = view;
   if (!worked)
     return (
       <Earlier
@@ -77,7 +85,7 @@ export function workStation(
     <WorkStation
       treatment={id}
       station={station}
-      operations={operationViews(treatment, worked, acts)}
+      operations={operationViews(treatment, worked, acts, products, now)}
       places={placeViews(treatment, worked)}
       acts={item.brief}
       air={air}

@@ -3,14 +3,21 @@ import { layersOf } from "@/core/plan/layers";
 import { profileOf } from "@/core/plan/profile";
 import type { Worked } from "@/core/views/worked";
 import { type Cut, Sections } from "@/ui/section/Sections";
-import { stationPage, workStation } from "../station";
+import { buildPanel, stationPage, workStation } from "../station";
 import { stationMetadata } from "../title";
 
 export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/fill">) => stationMetadata(params, "fill");
 
 export default async function FillPage({ params }: PageProps<"/treatments/[id]/fill">) {
   return stationPage(params, "fill", (view) =>
-    workStation(view, "fill", { panels: view.worked ? <Sections cuts={cutsOf(view.worked)} /> : null }),
+    workStation(view, "fill", {
+      panels: view.worked ? (
+        <>
+          <Sections cuts={cutsOf(view.worked)} />
+          {buildPanel(view, ["layers"])}
+        </>
+      ) : null,
+    }),
   );
 }
 

@@ -6,26 +6,22 @@ import { SCALE_STEP_G } from "@/core/plan/planCalc";
 import type { DamageRecord } from "@/core/record/treatment";
 import { referrals } from "@/core/survey/consequences";
 import { volumeOf } from "@/core/survey/place";
-import { type StockProduct, shelfOf } from "@/core/views/stock";
+import { shelfOf } from "@/core/views/stock";
 import { damageInput } from "@/core/views/worked";
 import { MatchStation } from "@/ui/match/MatchStation";
-import { cabinetProducts } from "@/work/cabinet";
 import { pieceFacts } from "@/work/working";
-import { withRecord } from "../../../withRecord";
 import { Earlier } from "../Earlier";
-import { type StationView, stationPage } from "../station";
+import { buildPanel, type StationView, stationPage } from "../station";
 import { stationMetadata } from "../title";
 
 export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/match">) => stationMetadata(params, "match");
 
 export default async function MatchPage({ params, searchParams }: PageProps<"/treatments/[id]/match">) {
   const { damage } = await searchParams;
-  return withRecord(cabinetProducts, (products) =>
-    stationPage(params, "match", (view) => matchView(view, products, typeof damage === "string" ? damage : undefined)),
-  );
+  return stationPage(params, "match", (view) => matchView(view, typeof damage === "string" ? damage : undefined));
 }
 
-function matchView(view: StationView, products: readonly StockProduct[], asked: string | undefined) {
+function matchView(view: StationView, asked: string | undefined) {
   const { id, treatment } = view;
   const shown =
     treatment.damages.find((each) => each.id === asked) ?? treatment.damages.find(({ settled }) => !settled) ?? treatment.damages[0];
@@ -33,7 +29,8 @@ function matchView(view: StationView, products: readonly StockProduct[], asked: 
   return (
     <>
       {treatment.damages.length > 1 && <Damages view={view} shown={shown.id} />}
-      <DamageMatch key={shown.id} view={view} damage={shown} products={products} />
+      <DamageMatch key={shown.id} view={view} damage={shown} />
+      {buildPanel(view, ["material", "layers", "coats"])}
     </>
   );
 }
@@ -56,15 +53,7 @@ function Damages({ view: { id, treatment, damages }, shown }: { view: StationVie
   );
 }
 
-function DamageMatch({
-  view: { id, record, treatment, air, now },
-  damage,
-  products,
-}: {
-  view: StationView;
-  damage: DamageRecord;
-  products: readonly StockProduct[];
-}) {
+function DamageMatch({ view: { id, record, treatment, air, now, products }, damage }: { view: StationView; damage: DamageRecord }) {
   const asked = damageInput(pieceFacts(record), damage);
   const { choose: _choose, ...open } = asked;
   const found = workOut(open, treatment.stance, air, { scale_step_g: SCALE_STEP_G });

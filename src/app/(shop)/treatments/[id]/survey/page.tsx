@@ -1,3 +1,4 @@
+import { FIRST_DAMAGE } from "@/core/record/treatment";
 import { SaveSurvey, SurveyStation } from "@/ui/survey/SurveyStation";
 import { type StationView, stationPage } from "../station";
 import { stationMetadata } from "../title";
@@ -9,7 +10,8 @@ export default async function SurveyPage({ params, searchParams }: PageProps<"/t
   return stationPage(
     params,
     "survey",
-    (view) => render(view, typeof damage === "string" && /^d[1-9][0-9]?$/.test(damage) ? damage : "d1"),
+    (view) =>
+      render(view, typeof damage === "string" && /^d[1-9][0-9]?$/.test(damage) ? damage : (view.treatment.damages[0]?.id ?? FIRST_DAMAGE)),
     <SaveSurvey />,
   );
 }
@@ -29,10 +31,11 @@ function render({ id, record, treatment, photographs, damages, parts, map_photog
       stance={treatment.stance}
       damages={damages}
       photographs={photographs}
-      first={treatment.damages.length === 0 || damage === "d1"}
+      first={treatment.damages.length === 0 || damage === treatment.damages[0]?.id}
       {...(treatment.damages[0] ? { shared: treatment.damages[0].survey.body.survey } : {})}
       {...(map_photograph ? { mapPhotograph: map_photograph } : {})}
       {...(known ? { survey: known.survey.body.survey, surveyEntry: known.survey.id, title: known.survey.body.title ?? "" } : {})}
+      apart={treatment.damages.length > 1 && known !== undefined && treatment.closed === undefined}
       {...(known?.survey.body.way ? { way: known.survey.body.way } : {})}
     />
   );

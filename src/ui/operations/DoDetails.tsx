@@ -1,0 +1,131 @@
+"use client";
+import { rescue } from "@/core/mix/rescue";
+import { doseGrams } from "@/core/plan/doses";
+import { figure, formatGrams } from "@/core/units";
+import type { OperationView } from "@/core/views/operationView";
+import { FieldError } from "../forms/FieldError";
+import { Sign } from "../signs/Sign";
+import { type DoDraft, type DoErrors, jarOf, NO_JAR } from "./doDraft";
+
+interface Props {
+  readonly operation: OperationView;
+  readonly draft: DoDraft;
+  readonly change: (to: Partial<DoDraft>) => void;
+  readonly wrong: DoErrors;
+  readonly asksWhy: boolean;
+}
+
+/** What is rarer: weights, the jar, a measured height or film, a time that is past, a note. */
+export function DoDetails({ operation, draft, change, wrong, asksWhy }: Props) {
+  const { parts, kind, id, starts, jars } = operation;
+  return (
+    <div className="grid w-full max-w-[420px] gap-2">
+      {asksWhy && (
+        <Line
+          label="Why is it done all the same?"
+          id={`${id}-reason`}
+          wrong={wrong.reason}
+          value={draft.reason}
+          set={(reason) => change({ reason })}
+        />
+      )}
+      {parts?.map(({ name, mass_g }, i) => (
+        <Line
+          key={name}
+          label={`${name}, weighed (planned ${doseGrams(mass_g)})`}
+          id={`${id}-part-${i}`}
+          value={draft.grams[i] ?? ""}
+          placeholder="as planned"
+          set={(text) => change({ grams: parts.map((_, j) => (j === i ? text : (draft.grams[j] ?? ""))) })}
+          number
+        />
+      ))}
+      <FieldError id={`${id}-grams`}>{wrong.grams}</FieldError>
+      {parts && parts.length > 1 && <Ratio parts={parts} grams={draft.grams} />}
+      {jars && (
+        <label className="txt-label">
+          Taken from
+          <select className="txt" value={jarOf(draft, jars)?.lot_id ?? NO_JAR} onChange={(event) => change({ jar: event.target.value })}>
+            {jars.map(({ lot_id, name, label, left_g }) => (
+              <option key={lot_id} value={lot_id}>
+                {name}, {label}: {formatGrams(left_g)} left
+              </option>
+            ))}
+            <option value={NO_JAR}>no jar of the cabinet</option>
+          </select>
+        </label>
+      )}
+      {(kind === "check" || kind === "place" || kind === "pour") && (
+        <Line
+          label="Height against the old surface, mm (minus: low)"
+          id={`${id}-measured`}
+          wrong={wrong.measured}
+          value={draft.measured}
+          set={(measured) => change({ measured })}
+          number
+        />
+      )}
+      {starts === "coated" && (
+        <Line
+          label="Wet film, if measured, µm"
+          id={`${id}-wet`}
+          wrong={wrong.wet}
+          value={draft.wet}
+          placeholder="as planned"
+          set={(wet) => change({ wet })}
+          number
+        />
+      )}
+      <label className="txt-label">
+        When it was done, if not now
+        <input className="txt" type="datetime-local" value={draft.at} onChange={(event) => change({ at: event.target.value })} />
+        <FieldError id={`${id}-at`}>{wrong.at}</FieldError>
+      </label>
+      <Line label="Note" id={`${id}-note`} value={draft.note} set={(note) => change({ note })} />
+    </div>
+  );
+}
+
+interface LineProps {
+  readonly label: string;
+  readonly id: string;
+  readonly value: string;
+  readonly set: (text: string) => void;
+  readonly wrong?: string | undefined;
+  readonly placeholder?: string;
+  readonly number?: boolean;
+}
+
+function Line({ label, id, value, set, wrong, placeholder, number = false }: LineProps) {
+  return (
+    <label className="txt-label">
+      {label}
+      <input
+        className={`txt ${wrong ? "wrong" : ""}`}
+        value={value}
+        maxLength={2000}
+        placeholder={placeholder}
+        inputMode={number ? "decimal" : "text"}
+        aria-invalid={wrong ? true : undefined}
+        onChange={(event) => set(event.target.value)}
+      />
+      <FieldError id={id}>{wrong}</FieldError>
+    </label>
+  );
+}
+
+/** What data sheets of two-part resins allow, percent. */
+const TOLERANCE_PCT = 5;
+
+/** What was poured against the ratio; a slip is put right by adding, never by taking out. */
+function Ratio({ parts, grams }: { parts: NonNullable<OperationView["parts"]>; grams: readonly string[] }) {
+  const poured = parts.map(({ name, mass_g }, i) => ({ name, ratio: mass_g, poured_g: Number((grams[i] ?? "").replace(",", ".")) || 0 }));
+  if (poured.some(({ poured_g }) => poured_g <= 0)) return null;
+  const { within_tolerance, error_pct, add } = rescue({ parts: poured, tolerance_pct: TOLERANCE_PCT });
+  if (within_tolerance) return <Sign name="done">Ratio right, {figure(error_pct, 1)} % off at most</Sign>;
+  return (
+    <Sign name="never" wrap>
+      {figure(error_pct, 2)} % off: add {add.map(({ name, mass_g }) => `${doseGrams(mass_g)} of ${name}`).join(", ")}
+    </Sign>
+  );
+}

@@ -1,0 +1,106 @@
+import type { BodyOf } from "@/core/record/events.schema";
+import type { OperationView } from "@/core/views/operationView";
+import type { JarChoice } from "@/core/views/stock";
+import { parseNumber } from "../forms/parse";
+import type { Air } from "../frame/climate";
+
+/** Why an operation is done against the plan, as far as the page knows it. */
+export interface AgainstPlan {
+  readonly state: "too-early" | "too-late" | "blocked";
+  readonly passed_min?: number;
+  readonly asked_min?: number;
+}
+
+/** What is typed of an operation before it is recorded. */
+export interface DoDraft {
+  readonly minutes: string;
+  readonly note: string;
+  readonly reason: string;
+  /** Local date and time when it was done; empty = now. */
+  readonly at: string;
+  readonly grams: readonly string[];
+  readonly measured: string;
+  /** Wet film of a coat, µm. */
+  readonly wet: string;
+  /** A jar by its id, `none`, or empty for the likeliest. */
+  readonly jar: string;
+  /** The record asked why: the time that was typed does not fit what came before. */
+  readonly asks: boolean;
+}
+
+export const NO_JAR = "none";
+
+export const startDraft = ({ hands_min, parts }: OperationView): DoDraft => ({
+  minutes: String(Math.max(1, Math.round((hands_min[0] + hands_min[1]) / 2))),
+  note: "",
+  reason: "",
+  at: "",
+  grams: (parts ?? []).map(() => ""),
+  measured: "",
+  wet: "",
+  jar: "",
+  asks: false,
+});
+
+export type DoErrors = Partial<Record<"minutes" | "reason" | "grams" | "measured" | "wet" | "at", string>>;
+
+/** Thickest film that is laid wet, µm. */
+const THICKEST_UM = 5000;
+
+/** What is wrong with what was typed, by field. */
+export function doErrors({ minutes, reason, grams, measured, wet, at }: DoDraft, asksWhy: boolean, now: number): DoErrors {
+  const took = parseNumber(minutes);
+  const typed = grams.filter((text) => text.trim() !== "").map(parseNumber);
+  const film = parseNumber(wet);
+  return {
+    ...(took.ok && took.value >= 0 && took.value <= 10_000 ? {} : { minutes: "Enter minutes, 0 to 10 000." }),
+    ...(asksWhy && reason.trim() === "" ? { reason: "Say why, in a few words: the record keeps it." } : {}),
+    ...(typed.every((each) => each.ok && each.value >= 0) ? {} : { grams: "Enter grams as numbers, or leave them empty." }),
+    ...(measured.trim() === "" || parseNumber(measured.replace(/^[-−]/, "")).ok ? {} : { measured: "Enter millimetres, minus for low." }),
+    ...(wet.trim() === "" || (film.ok && film.value > 0 && film.value <= THICKEST_UM)
+      ? {}
+      : { wet: `Enter micrometres, above 0 to ${THICKEST_UM}.` }),
+    ...(at !== "" && new Date(at).getTime() > now + 60_000 ? { at: "That lies in the future: enter what is done." } : {}),
+  };
+}
+
+const optional = (text: string): number | undefined => {
+  const read = parseNumber(text);
+  return text.trim() !== "" && read.ok ? read.value : undefined;
+};
+
+/** The jar that it is taken from; undefined where none is here, or none was wanted. */
+export function jarOf({ jar }: Pick<DoDraft, "jar">, jars: readonly JarChoice[] = []): JarChoice | undefined {
+  return jar === NO_JAR ? undefined : (jars.find(({ lot_id }) => lot_id === jar) ?? jars[0]);
+}
+
+/** The entry that records it. */
+export function doBody(operation: OperationView, draft: DoDraft, air: Air, against: AgainstPlan | undefined): BodyOf<"done"> {
+  const { id, start: begin, parts, jars } = operation;
+  const { minutes, note, reason, grams, measured, wet, asks } = draft;
+  const whole = parts?.map(({ name, mass_g }, i) => ({ name, planned_g: mass_g, actual_g: optional(grams[i] ?? "") ?? mass_g }));
+  const surface = optional(measured);
+  const film = optional(wet);
+  const jar = jarOf(draft, jars);
+  const why = against ?? (asks ? ({ state: "blocked" } as const) : undefined);
+  return {
+    kind: "done",
+    op: id,
+    hands_min: optional(minutes) ?? 0,
+    ...(note.trim() === "" ? {} : { note: note.trim() }),
+    ...(begin
+      ? {
+          start: {
+            ...begin,
+            ...(film === undefined ? {} : { thickness_mm: film / 1000 }),
+            ...(whole ? { parts: whole } : {}),
+            ...(jar ? { lot: jar.label, lot_id: jar.lot_id } : {}),
+            climate: { temp_C: air.temp_C, rh_pct: air.rh_pct },
+          },
+        }
+      : {}),
+    ...(film === undefined ? {} : { applied_mm: film / 1000 }),
+    ...(surface === undefined ? {} : { surface_mm: surface }),
+    ...(why ? { against: { ...why, because: reason.trim() } } : {}),
+  };
+}
