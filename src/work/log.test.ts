@@ -94,6 +94,112 @@ test("out of order is refused until there is a reason, and the reason is kept", 
   expect((await treatmentPage(treatment)).record.log[2]?.body).toMatchObject({ against: AGAINST });
 });
 
+describe("what is done keeps its words", () => {
+  const wordsOf = async (treatment: string, op: string) => (await treatmentPage(treatment)).treatment.marks.get(op)?.body.words;
+
+  test("of the plan that it was done by, put in by the record, not by the writer", async () => {
+    const treatment = await chosenTreatment();
+    await write(treatment, 2, done("r1/ready/photograph", { words: "made up" }));
+    const words = await wordsOf(treatment, "r1/ready/photograph");
+    expect(words).toMatch(/photograph/i);
+    expect(words).not.toBe("made up");
+  });
+
+  test("also when another material is chosen afterwards, and its operation is gone", async () => {
+    const treatment = await chosenTreatment();
+    await write(treatment, 2, { ...mixed(1), against: AGAINST } as never);
+    const before = await wordsOf(treatment, "r1/fill/mix-1/epoxy-putty");
+    const { record } = await treatmentPage(treatment);
+    const other = { ...matched, chain: [{ role: "filler", class: "bulked-epoxy" }] } as typeof matched;
+    await write(treatment, 3, other, { corrects: record.log[1]?.id });
+    const { acts, worked } = await treatmentPage(treatment);
+    const kept = acts.find(({ op }) => op.id === "r1/fill/mix-1/epoxy-putty");
+    expect(kept).toMatchObject({ state: "done", op: { text: before, station: "fill" } });
+    expect(worked?.repair.operations.some(({ id }) => id === "r1/fill/mix-1/bulked-epoxy")).toBe(true);
+  });
+});
+
+describe("a time that was typed", () => {
+  const OPS = ["r1/ready/photograph", "r1/ready/clean/d1"] as const;
+
+  test("is held against what must have gone before", async () => {
+    const treatment = await chosenTreatment();
+    await write(treatment, 2, done(OPS[0]), { at: ago(60) });
+    await write(treatment, 3, done(OPS[1]), { at: ago(50) });
+    const early = await problemOf(write(treatment, 4, done("r1/ready/trim/d1"), { at: ago(90) }));
+    expect(early).toMatchObject({ status: 422, detail: expect.stringMatching(/It comes after .* on record for later.*Correct the time/) });
+    await write(treatment, 4, done("r1/ready/trim/d1", { against: AGAINST }), { at: ago(90) });
+    expect((await treatmentPage(treatment)).record.version).toBe(5);
+  });
+
+  test("of two coats in the same minute is asked about", async () => {
+    const treatment = await chosenTreatment();
+    const { acts } = await treatmentPage(treatment);
+    const [first, second] = acts.filter(({ op }) => op.starts === "coated" && op.station === "colour").map(({ op }) => op);
+    if (!first || !second) throw new Error("no coats");
+    const start = { class: first.class, thickness_mm: 0.05, climate: { temp_C: 20, rh_pct: 50 } } as never;
+    await write(treatment, 2, done(first.id, { start, against: AGAINST }), { at: ago(60) });
+    const told = await problemOf(write(treatment, 3, done(second.id, { start }), { at: ago(60) }));
+    expect(told.detail).toMatch(/same minute|Say why/);
+  });
+
+  test("that nobody typed is never held against the order: a clock that was set back stops nobody", async () => {
+    const treatment = await chosenTreatment();
+    await write(treatment, 2, done(OPS[0]));
+    const earlier = new Date(NOW.getTime() - 3_600_000);
+    await appendEntry(treatment, { key: crypto.randomUUID(), version: 3, body: done(OPS[1]) }, earlier);
+    expect((await treatmentPage(treatment)).treatment.marks.size).toBe(2);
+  });
+});
+
+describe("a clock that is behind", () => {
+  const MIX = "r1/fill/mix-1/epoxy-putty";
+  const hard = async (treatment: string) =>
+    (await treatmentPage(treatment)).worked?.clocks.get(MIX)?.stages.find(({ stage }) => stage === "hard")?.at ?? 0;
+
+  test("found soft, its stages move out by a quarter of the time that has passed", async () => {
+    const treatment = await chosenTreatment();
+    await write(treatment, 2, { ...mixed(1), against: AGAINST } as never, { at: ago(24 * 60) });
+    const before = await hard(treatment);
+    expect(before).toBeLessThan(NOW.getTime());
+    await write(treatment, 3, { kind: "found-soft", op: MIX });
+    expect(await hard(treatment)).toBeGreaterThan(NOW.getTime());
+    expect(await hard(treatment)).toBeLessThanOrEqual(NOW.getTime() + 0.25 * 24 * 3_600_000 + 1);
+  });
+
+  test("is only said of a clock that was started", async () => {
+    const treatment = await chosenTreatment();
+    expect(await problemOf(write(treatment, 2, { kind: "found-soft", op: MIX }))).toMatchObject({ detail: "No clock was started there." });
+  });
+});
+
+describe("the air of the past", () => {
+  test("is kept hour by hour as it was first read", async () => {
+    const since = new Date(NOW.getTime() - 5 * 3_600_000);
+    const first = await climateSince(await em(), since, NOW);
+    await (await em()).execute("update climate_hour set temp_c = 31 where at = ?", [new Date(NOW.getTime() - 2 * 3_600_000)]);
+    const again = await climateSince(await em(), since, NOW);
+    const at = (points: typeof first, hours: number) =>
+      points.find((point) => Date.parse(point.at) === NOW.getTime() - hours * 3_600_000)?.temp_C;
+    expect(at(first, 2)).not.toBe(31);
+    expect(at(again, 2)).toBe(31);
+    expect(at(again, 3)).toBe(at(first, 3));
+  });
+
+  test("is not changed by setting the air by hand", async () => {
+    const since = new Date(NOW.getTime() - 5 * 3_600_000);
+    const moment = new Date(NOW.getTime() - 1.5 * 3_600_000);
+    const before = await climateSince(await em(), since, NOW);
+    await setClimate({ source: "hand", temp_C: 29, rh_pct: 40 }, moment);
+    const after = await climateSince(await em(), since, NOW);
+    const until = (points: typeof before) => points.filter(({ at }) => Date.parse(at) < moment.getTime() - 1);
+    expect(until(after)).toEqual(until(before));
+    const jump = after.findIndex(({ at }) => Date.parse(at) === moment.getTime());
+    expect(after[jump]?.temp_C).toBe(29);
+    expect(Math.abs((after[jump - 1]?.temp_C ?? 0) - (before[0]?.temp_C ?? 0))).toBeLessThan(4);
+  });
+});
+
 test("a further damage on another part and a round stand in the same log", async () => {
   const treatment = await chosenTreatment();
   await write(

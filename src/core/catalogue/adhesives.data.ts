@@ -49,7 +49,7 @@ export const ADHESIVES = [
     bonds: { wood: "firm", board: "fair", paper: "firm", skin: "firm", bone: "fair" }, needs_pores: true,
     gap_mm: [0, 0.1], max_layer_mm: 0.3, shrinkage_pct: [50, 60], rigidity: "rigid", hardness: 3, strength: "strong", service_C: [45, 60],
     water: "no", outdoor: false, takes_stain: true, reversible: { grade: "easy", by: "warm water and steam" }, carrier: "water",
-    mix: { parts: [{ name: "dry glue", ratio: 1, density: 1.27 }, { name: "water", ratio: 2, density: 1 }], ratio_by: "mass", mixed_density: 1.07, cue: "Soak cold, melt at 60 °C, runs off the brush in a string." },
+    mix: { parts: [{ name: "dry glue", ratio: 1, density: 1.27 }, { name: "water", ratio: 2, density: 1 }], ratio_by: "mass", mixed_density: 1.07, least_g: 20, cue: "Soak cold, melt at 60 °C, runs off the brush in a string." },
     cure: { reference_C: 20, ea_kJ_mol: 44, min_C: 5, at_mm: 0.1, by: "drying", stages: [{ stage: "working", minutes: [1, 3] }, { stage: "handle", minutes: [120, 240] }, { stage: "hard", minutes: [480, 720] }, { stage: "full", minutes: [1440, 2880] }] },
     hazards: ["hot"], shelf_months: [24, 60], source: "FPL Wood Handbook 2021, ch. 10; trade practice for open time",
   },

@@ -42,6 +42,8 @@ export interface Mix {
   readonly ratio_by: "mass" | "volume";
   /** g/cm³ of the set or mixed material where volumes do not simply add. */
   readonly mixed_density?: number;
+  /** Less than this is not prepared at once, g: a pot that is kept hot. */
+  readonly least_g?: number;
   /** What shows that it is mixed. */
   readonly cue: string;
 }

@@ -88,6 +88,8 @@ export interface OpRow {
   readonly hands_min: Range | ((f: OpFacts) => Range);
   /** What passes before anything that needs it may start, minutes low to high. */
   readonly wait_min?: Range | ((f: OpFacts) => Range);
+  /** What happens meanwhile, said with the wait. */
+  readonly meanwhile?: string;
   /** A material that is laid here and dries: the wait is its stage. */
   readonly dries?: (f: OpFacts) => MaterialClass | undefined;
   readonly cautions?: readonly string[] | ((f: OpFacts) => readonly string[]);

@@ -53,7 +53,7 @@ export const COAT_ROUTES: Readonly<Record<Finish, readonly CoatGroup[]>> = {
   wax: [TONE(1), CLEAR(1)],
   dye: [group("dye", "tint", "colour", 3, "A thin coat of colour, dabbed", "Thin coats stay in the grain; matched after dressing on a swatch."), group("finish", "coat", "topcoat", 1, "The finish, sponged on thin", "It holds the colour and takes the dressing.")],
   foil: [UNDER(2), group("clear", "coat", "topcoat", 2, "A clear coat, feathered outwards past the mask", "A hard edge shows for ever: each coat ends further out than the one before.")],
-  gilding: [group("leaf", "colour", "colour", 1, "Size and leaf, or bronze", "The size decides: too wet drowns the leaf, too dry drops it."), group("tone", "tint", "colour", 1, "Tone the new metal down", "New leaf shouts beside old."), CLEAR(1)],
+  gilding: [group("leaf", "colour", "colour", 1, "Size and leaf, or bronze", "The size decides: too wet drowns the leaf, too dry drops it."), group("tone", "tint", "colour", 1, "Tone the new metal down", "New leaf shouts beside old.", "tinted-resin"), CLEAR(1)],
 };
 
 /** Bare veneer that was let in takes stain first, then tone in the film. */

@@ -3,7 +3,7 @@ import { layup } from "../join/layup";
 import { counted, inSentence, plain } from "../units";
 import { after, type Context, first, linkAt, type PlanLink, squeezeOut, type WorkPlace, weigh } from "./context";
 import { grams } from "./doses";
-import type { Drafts } from "./draft";
+import type { Drafts, Need } from "./draft";
 import { LAID_WET } from "./links";
 
 /** A tear is laid in sections so long, mm: middle of 15 to 25; Kite and Thomson 2006, ch. 11. */
@@ -53,14 +53,16 @@ function layWet(c: Context, place: WorkPlace, link: PlanLink, out: Drafts): void
     parts: weighed.parts,
     thickness_mm: layers * layer_mm,
     batches: weighed.batches,
-    needs: [
-      first("consolidate", "the shell is firm"),
-      first("clean", "on clean plaster"),
-      first("mask", "smears"),
-      first("trim", "nothing loose"),
-    ],
+    needs: [consolidated(c), first("clean", "on clean plaster"), first("mask", "smears"), first("trim", "nothing loose")],
     starts: "mixed",
   });
+}
+
+/** A consolidant on the shell has dried through before anything wet is laid behind it. */
+function consolidated(c: Context): Need {
+  const link = c.links.find(({ role }) => role === "consolidant");
+  const words = "the consolidant has dried through";
+  return link ? after("consolidate", link.material, ["hard", "full", "handle"], 0.1, c.air, words) : first("consolidate", words);
 }
 
 function patch(c: Context, place: WorkPlace, link: PlanLink, glue: PlanLink, out: Drafts): void {

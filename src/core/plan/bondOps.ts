@@ -81,9 +81,10 @@ export function bondFaces(c: Context, place: WorkPlace, let_in: readonly WorkPla
     layOp(bond, i, out);
     layPieces(bond, i, out);
     clampOp(bond, i, out);
-    if (!bond.contact) lookAndFree(bond, i, out);
+    if (!bond.contact) look(bond, i, out);
+    if (i === bond.sittings) squeezeOutOp(bond, out);
+    if (!bond.contact) free(bond, i, out);
   }
-  squeezeOutOp(bond, out);
 }
 
 function bondOf(c: Context, place: WorkPlace, link: PlanLink, core: boolean): Bond {
@@ -249,20 +250,36 @@ function clampOp(bond: Bond, i: number, out: Drafts): void {
 
 const HANDLE: readonly ["handle", "hard", "full"] = ["handle", "hard", "full"];
 
-/** Looked at while it can still be shifted, and freed by handling strength. */
-function lookAndFree({ c, place, link, film, oneByOne, press }: Bond, i: number, out: Drafts): void {
+/** How it is seen that a joint has not slid. */
+function lookWords({ c, place }: Bond): { readonly text: string; readonly done_when: string } {
+  if (c.damage.kind === "loose-joint")
+    return {
+      text: "Check square by the diagonals, lean against the twin, marks; an opposed clamp takes lean out",
+      done_when: "both diagonals are the same, the shoulder is shut",
+    };
+  if (c.damage.kind === "shards")
+    return { text: "Draw a fingernail over every join: press back what steps", done_when: "the nail catches nowhere" };
+  if (place.takes.includes("filler") || placesWith(c, "filler").some((each) => isLaidWithGlue(linkAt(c, each, "filler")?.class)))
+    return { text: "Check that it has not slid off its marks", done_when: "it lies on its marks, flat all over" };
+  return BREAKS.includes(c.damage.kind)
+    ? { text: "Check marks, lean against the twin and creep again", done_when: "marks still meet" }
+    : { text: "Check marks and creep again", done_when: "marks still meet" };
+}
+
+/** Members that can lean out of line. */
+const BREAKS: readonly string[] = ["break-along", "break-across"];
+
+/** Looked at while it can still be shifted. */
+function look(bond: Bond, i: number, out: Drafts): void {
+  const { c, place, link, film, oneByOne } = bond;
   const work = lagOf(link.material, ["working"], film, c.air);
   const looked = Math.min(10, Math.max(1, (work?.min ?? 30) / 3));
-  const frame = c.damage.kind === "loose-joint";
   out.add({
     ...base(c, [place]),
     name: `check-${i}`,
     kind: "check",
-    text: frame
-      ? "Check square by the diagonals, lean against the twin, marks; an opposed clamp takes lean out"
-      : "Check marks, lean against the twin and creep again",
+    ...lookWords(bond),
     why: "Joints slide while the glue is wet.",
-    done_when: frame ? "both diagonals are the same, the shoulder is shut" : "marks still meet",
     hands_min: [1, 3],
     cautions: [],
     needs: [
@@ -274,6 +291,10 @@ function lookAndFree({ c, place, link, film, oneByOne, press }: Bond, i: number,
       },
     ],
   });
+}
+
+/** Freed by handling strength. */
+function free({ c, place, link, film, press }: Bond, i: number, out: Drafts): void {
   out.add({
     ...base(c, [place]),
     name: `unclamp-${i}`,
@@ -366,6 +387,7 @@ function squeezeOutOp({ c, place, link: { material }, sittings, contact }: Bond,
   const leave = c.f.on.porous && c.f.on.family !== "skin";
   const last = `-${sittings}`;
   const rubbery = after(`bond${last}`, material, ["firm", "handle", "hard"], place.film_mm ?? 0.1, c.air, "rubbery, not hard");
+  const wet = after(`bond${last}`, material, [], place.film_mm ?? 0.1, c.air, "while it is wet", ["working"]);
   out.add({
     ...base(c, [place]),
     name: "squeeze-out",
@@ -379,7 +401,7 @@ function squeezeOutOp({ c, place, link: { material }, sittings, contact }: Bond,
     done_when: "the joint line is clean",
     hands_min: [2, 6],
     cautions: leave ? ["blade"] : [],
-    needs: [leave ? rubbery : first(`clamp${last}`, "at once"), first(`check${last}`, "after the look")],
+    needs: [leave ? rubbery : wet, first(`clamp${last}`, "it is pressed"), first(`check${last}`, "after the look")],
     meets: ["glue-film-under-stain"],
   });
 }

@@ -127,10 +127,14 @@ function hole({ c, shared, size, name, dust }: LetIn, out: Drafts): void {
   });
 }
 
+/** A smaller hole is drilled at once, mm; trade practice. */
+const PILOT_FROM_MM = 3;
+
 function holeWords({ hole_mm, pilot_mm = 1, embed_mm = 0, hole_depth_mm = embed_mm, diameter_mm = 0 }: Size, name: string): string {
   const what = `for the ${name} Ø ${plain(diameter_mm)} mm`;
   if (hole_mm === undefined) return `Drill Ø ${plain(pilot_mm)} mm, ${plain(embed_mm)} mm deep, ${what}, which cuts its own thread`;
-  return `Drill Ø ${plain(hole_mm)} mm, ${plain(hole_depth_mm)} mm deep, ${what}: pilot ${plain(pilot_mm)} mm first`;
+  const pilot = hole_mm < PILOT_FROM_MM ? "" : `: pilot ${plain(pilot_mm)} mm first`;
+  return `Drill Ø ${plain(hole_mm)} mm, ${plain(hole_depth_mm)} mm deep, ${what}${pilot}`;
 }
 
 const isRod = ({ kind, place, c }: LetIn): boolean => kind === "wire" || (place.name === "core" && c.damage.kind === "tip");

@@ -33,7 +33,7 @@ export function closeOps(c: Context, out: Drafts): void {
       meets: ["dressing-stops-cure"],
     });
   }
-  if (c.links.length > 0)
+  if (c.links.length > 0 && !out.list.some(({ kind }) => kind === "unmask"))
     out.add({
       ...base,
       of: "piece",

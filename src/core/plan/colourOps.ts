@@ -50,8 +50,10 @@ export function colourOps(c: Context, out: Drafts): void {
     meets: ["top-on-wax"],
   });
   sample(c, surface, coats, out);
+  const bare = unmaskedAt(c, coats);
   coats.forEach((coat, i) => {
-    lay(c, surface, coat, coats[i - 1], out);
+    if (i === bare) offFoil(c, surface, coats[i - 1], out);
+    lay(c, surface, coat, coats[i - 1], i === bare, out);
   });
   const last = coats.at(-1);
   if (last && POLISHED.includes(c.f.finish.finish as Finish)) polish(c, surface, last, out);
@@ -201,7 +203,14 @@ function sample(c: Context, surface: WorkPlace, coats: readonly Coat[], out: Dra
   });
 }
 
-function lay(c: Context, surface: WorkPlace, { name, group, n, of, link, material }: Coat, before: Coat | undefined, out: Drafts): void {
+function lay(
+  c: Context,
+  surface: WorkPlace,
+  { name, group, n, of, link, material }: Coat,
+  before: Coat | undefined,
+  unmasked: boolean,
+  out: Drafts,
+): void {
   const mm = material.max_layer_mm;
   const weighed = weigh(material, ((surface.area_mm2 ?? 0) * mm) / 1000, 60, "spread", c.air);
   const words = ({ mass_g }: Weighed) => `${group.text}${of > 1 ? `, ${n} of ${of}` : ""}: ${inSentence(material.name)}, ${grams(mass_g)}`;
@@ -223,7 +232,11 @@ function lay(c: Context, surface: WorkPlace, { name, group, n, of, link, materia
     hands_min: [4, 12],
     cautions: cautionsOf(group, material),
     thickness_mm: mm,
-    needs: [...beforeCoat(c, link, material, before), first("dust-off", "clean")],
+    needs: [
+      ...beforeCoat(c, link, material, before),
+      first("dust-off", "clean"),
+      ...(unmasked ? [first("unmask-foil", "the mask is off")] : []),
+    ],
     meets: ["coat-lifts-colour", "alcohol-lifts-stain", "alcohol-lifts-resin", "colour-rubs", "water-raises-stain", "solvent-on-leaf"],
     starts: "coated",
     uses: material.carrier === "ketone" ? ["spray place"] : [],
@@ -231,13 +244,37 @@ function lay(c: Context, surface: WorkPlace, { name, group, n, of, link, materia
   });
 }
 
+/** On foil the mask comes off after the last colour: the clear over it runs out without an edge. −1 = it stays on. */
+function unmaskedAt({ f }: Context, coats: readonly Coat[]): number {
+  const last = coats.findLastIndex(({ group }) => group.role === "colour");
+  return f.finish.finish === "foil" && last >= 0 && last < coats.length - 1 ? last + 1 : -1;
+}
+
+function offFoil(c: Context, surface: WorkPlace, before: Coat | undefined, out: Drafts): void {
+  if (!before) return;
+  out.add({
+    ...base(c, [surface]),
+    name: "unmask-foil",
+    kind: "unmask",
+    text: "Take the mask off, flat back on itself, while the colour’s edge is dry but young",
+    why: "The clear coats run out past it: a hard edge shows for ever.",
+    done_when: "the colour’s edge is whole, no glue of the tape is left",
+    hands_min: [2, 5],
+    cautions: [],
+    needs: [dryNeed(c, before), first("mask", "it is on")],
+  });
+}
+
+const dryNeed = (c: Context, { name, material }: Coat): Need =>
+  after(name, material, ["recoat", "hard", "full"], material.max_layer_mm, c.air, "the coat before is dry");
+
 /** What a coat waits for: the one before, dry enough, or cured to the full where a rule asks it. */
 function beforeCoat(c: Context, link: PlanLink, material: MaterialClass, before: Coat | undefined): Need[] {
   if (!before) return [first("dust-off", "clean"), first("sample", "it was tried")];
   const full = link.reasons.some(({ rule }) => WAITS_FULL.includes(rule)) && before.material.class !== material.class;
   const mm = before.material.max_layer_mm;
   if (full) return [after(before.name, before.material, ["full"], mm, c.air, "the colour has cured")];
-  return [after(before.name, before.material, ["recoat", "hard", "full"], mm, c.air, "the coat before is dry")];
+  return [dryNeed(c, before)];
 }
 
 /** Rags of these catch fire by themselves. */

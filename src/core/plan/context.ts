@@ -84,10 +84,8 @@ export function weigh(material: MaterialClass, need_cm3: number, extra_pct: numb
   const mass_g = volume_cm3 * density;
   const working = lagOf(material, ["working"], 1, air)?.min ?? Infinity;
   const byTime = volume_cm3 / (working * APPLY[apply]);
-  const reacts = material.cure.by === "reaction" && material.mix.parts.length > 1;
-  const plaster = material.group === "plaster" || material.hatch === "plaster";
-  const largest = plaster ? (apply === "poured" ? LARGEST_G.plaster : LARGEST_G.hand) : reacts ? LARGEST_G.resin : LARGEST_G.hand;
-  const byCup = mass_g / largest;
+  const { largest_g, because } = cupOf(material, apply);
+  const byCup = mass_g / largest_g;
   const batches = Math.max(1, Math.ceil(Math.max(byTime, byCup) - 1e-9));
   const shares = massShares({ parts: [...material.mix.parts], ratio_by: material.mix.ratio_by });
   const parts = material.mix.parts.map(({ name }, i) => ({ name, mass_g: mass_g * (shares[i] ?? 0) }));
@@ -96,9 +94,20 @@ export function weigh(material: MaterialClass, need_cm3: number, extra_pct: numb
     volume_cm3,
     parts,
     batches,
-    limited_by: batches === 1 ? "" : byTime >= byCup ? "the time it stays workable" : plaster ? "what an arm stirs" : "heat in the cup",
+    limited_by: batches === 1 ? "" : byTime >= byCup ? "the time it stays workable" : because,
     smallest_g: Math.min(...parts.map((part) => part.mass_g)) / batches,
   };
+}
+
+/** The largest batch of a material, and why no larger one. */
+function cupOf(
+  { group, hatch, cure, mix }: MaterialClass,
+  apply: Apply,
+): { largest_g: number; because: "what an arm stirs" | "heat in the cup" } {
+  if (group === "plaster" || hatch === "plaster")
+    return { largest_g: apply === "poured" ? LARGEST_G.plaster : LARGEST_G.hand, because: "what an arm stirs" };
+  const reacts = cure.by === "reaction" && mix.parts.length > 1;
+  return { largest_g: reacts ? LARGEST_G.resin : LARGEST_G.hand, because: "heat in the cup" };
 }
 
 /** A batch for several places, with its words. */

@@ -31,7 +31,8 @@ export function finishFill(c: Context, { material }: LayerLink, each: readonly P
   trim(one, out);
   takeDamOff(one, out);
   shrink(one, out);
-  if (material.group === "plaster" && material.carrier === "water") dryPlaster(c, one.places, material, n, out);
+  if ((material.group === "plaster" && material.carrier === "water") || material.class === "lime-mortar")
+    dryPlaster(c, one.places, material, n, out);
   check(one, out);
   measureAfter(one, out);
 }

@@ -116,8 +116,8 @@ describe("12, jester figure", () => {
     expect(jester.taken("d1/core/adhesive")).toBeDefined();
     expect(jester.refer).toEqual([]);
   });
-  test("bronze in a clear binder over size, then clear", () =>
-    expect(jester.inOrder("leaf-1/bronze", "tone-1/bronze", "clear-1")).toBe(true));
+  test("bronze in a clear binder over size, toned down with pigment, then clear", () =>
+    expect(jester.inOrder("leaf-1/bronze", "tone-1/tinted-resin", "clear-1")).toBe(true));
 });
 
 describe("13, booth front", () => {

@@ -34,7 +34,7 @@ export function levelOps(c: Context, out: Drafts): void {
   const [lead] = filled;
   const filler = lead && linkAt(c, lead, "filler");
   if (lead && filler && c.f.on.family !== "skin" && filler.material.rigidity !== "flexible")
-    grits(c, filled, filler.material.hardness, inSentence(filler.material.name), filler.class === "veneer-sheet", out);
+    grits(c, filled, filler.material.hardness, inSentence(filler.material.name.split(",")[0] ?? ""), filler.class === "veneer-sheet", out);
   for (const place of placesWith(c, "levelling")) surfacer(c, place, out);
 }
 
@@ -95,7 +95,8 @@ function rungs(
   out: Drafts,
 ): Need[] {
   const { steps } = walk(from, to, []);
-  return steps.reduce((before, { grade }, i) => {
+  return steps.reduce((needs, { grade }, i) => {
+    const before = offGlaze(c, places, grade, steps[i - 1]?.grade, needs, out);
     const label = gradeLabel(grade);
     const top = `${fill.charAt(0).toUpperCase()}${fill.slice(1)} stands proud; to ${gradeLabel(to)}: ${because}.`;
     out.add({
@@ -112,6 +113,25 @@ function rungs(
     });
     return [first(`grit-${label}`, "each grit only erases the one before")];
   }, start);
+}
+
+const marksGlaze = (grade: Grade): boolean => (grainOf(grade) ?? 0) > (grainOf(GLAZE_FROM) ?? 0);
+
+/** Before the first grade that may touch the glaze the mask comes off: that grade, and colour after it, run out over the edge. */
+function offGlaze(c: Context, places: readonly WorkPlace[], grade: Grade, last: Grade | undefined, needs: Need[], out: Drafts): Need[] {
+  if (c.f.finish.finish !== "glaze" || marksGlaze(grade) || (last && !marksGlaze(last))) return needs;
+  out.add({
+    ...base(c, places),
+    name: "unmask-glaze",
+    kind: "unmask",
+    text: "Take the tape off, flat back on itself: what is left to do runs out over the glaze",
+    why: "An edge at the tape shows for ever under colour.",
+    done_when: "no glue of the tape is left on the glaze",
+    hands_min: [2, 5],
+    cautions: [],
+    needs: [...needs, first("mask", "it is on")],
+  });
+  return [first("unmask-glaze", "the tape is off")];
 }
 
 function burnish(c: Context, places: readonly WorkPlace[], needs: readonly Need[], out: Drafts): void {
@@ -138,9 +158,7 @@ function how(c: Context, film: boolean): string {
 /** Beside what must not be scratched: inside the mask, until the grade may touch it. */
 function where(c: Context, grade: Grade): string {
   if (c.f.finish.finish !== "glaze") return "";
-  return (grainOf(grade) ?? 0) > (grainOf(GLAZE_FROM) ?? 0)
-    ? ", inside the mask: it never touches the glaze"
-    : ", over the edge: this one may touch the glaze";
+  return marksGlaze(grade) ? ", inside the mask: it never touches the glaze" : ", over the edge: this one may touch the glaze";
 }
 
 /** What the piece itself throws off beside the fill. */

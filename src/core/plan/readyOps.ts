@@ -37,7 +37,7 @@ export function readyOps(c: Context, out: Drafts): void {
 function needOf(c: Context, op: string): Need {
   const row = ROWS.get(op);
   const lag = row && waitOf(row, c);
-  return lag ? wait(op, lag, "it dries and settles first") : first(op, "in this order");
+  return row && lag ? wait(op, lag, row.meanwhile ?? "it settles") : first(op, "in this order");
 }
 
 /** What passes after a row of Make ready before anything that needs it. */

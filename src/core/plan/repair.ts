@@ -218,7 +218,7 @@ function withRound(
     draftsOf(roundContext(damage.context, places, round, foundIn(round.round, marks)), damage.part).filter(
       (draft) =>
         draft.station !== "close" &&
-        from(round.station, draft.station) &&
+        (from(round.station, draft.station) || (draft.name === "mask" && tapeIsOff(damage.context))) &&
         draft.places.some(({ id }) => places.some((place) => place.id === id)),
     ),
   );
@@ -231,6 +231,9 @@ function withRound(
   });
   return [...kept, ...merged(again, round.round, parts, marks)];
 }
+
+/** On glaze the tape came off in the round before: the abrasive of this one needs it again. */
+const tapeIsOff = ({ f }: Context): boolean => f.finish.finish === "glaze";
 
 /** What is found low or open in a later round is small: so deep where it was not measured, mm. */
 const LOW_MM = 0.25;

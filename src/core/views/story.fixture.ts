@@ -56,13 +56,7 @@ export const matched: EventBody = {
 export const done = (op: string, over: Partial<BodyOf<"done">> = {}): EventBody => ({ kind: "done", op, hands_min: 5, ...over });
 
 /** What the chip of the jar has before its fill. */
-export const READY = [
-  "r1/ready/photograph",
-  "r1/ready/clean/d1",
-  "r1/ready/trim/d1",
-  "r1/ready/mask",
-  "r1/fill/dam/d1",
-] as const;
+export const READY = ["r1/ready/photograph", "r1/ready/clean/d1", "r1/ready/trim/d1", "r1/ready/mask", "r1/fill/dam/d1"] as const;
 export const ready: readonly Told[] = READY.map((op, i) => [600 - i * 10, done(op)]);
 
 export const mixed = (layer: number, name: ClassName = "epoxy-putty"): EventBody =>

@@ -4,6 +4,7 @@ import { classRow } from "@/core/catalogue";
 import { formatDate, formatGrams, inSentence } from "@/core/units";
 import type { StockLot, StockProduct } from "@/core/views/stock";
 import { send } from "../forms/send";
+import { useWall } from "../frame/now";
 import { useRemove } from "../frame/Undo";
 import { HatchSwatch } from "../signs/Hatches";
 import type { ProductRow } from "./columns";
@@ -96,6 +97,7 @@ function Jar({ lot }: { lot: StockLot }) {
           </button>
         )}
       </div>
+      {lot.changes && lot.changes.length > 0 && <Account changes={lot.changes} />}
       {open && (
         <JarForm
           name={`jar:${lot.id}`}
@@ -105,6 +107,30 @@ function Jar({ lot }: { lot: StockLot }) {
         />
       )}
     </div>
+  );
+}
+
+/** What became of a jar: every change is a line, the newest first. */
+function Account({ changes }: { changes: NonNullable<StockLot["changes"]> }) {
+  const wall = useWall();
+  return (
+    <details>
+      <summary className="link-btn inline-flex cursor-pointer items-center">What was taken</summary>
+      <ol aria-label="Account of this jar">
+        {changes.map(({ at, because, delta_g, left_g, piece }) => (
+          <li key={`${at} ${delta_g} ${left_g}`} className="flex justify-between gap-2 border-t border-ash-deep py-1">
+            <span className="min-w-0 wrap-anywhere">
+              {wall.stamp(Date.parse(at))}, {because}
+              {piece ? `: ${piece}` : ""}
+            </span>
+            <b className="whitespace-nowrap">
+              {delta_g < 0 ? "−" : "+"}
+              {formatGrams(Math.abs(delta_g))}
+            </b>
+          </li>
+        ))}
+      </ol>
+    </details>
   );
 }
 
