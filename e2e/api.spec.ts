@@ -58,3 +58,11 @@ test("a treatment's dossier comes as a file", async ({ page }) => {
   expect(answer.headers()["content-disposition"]).toMatch(/attachment; filename=".+\.dossier\.json"/);
   expect((await answer.json()).treatment.id).toBe(treatment);
 });
+
+test("pages and routes asked all at once share one pool: nothing is refused for want of a connection", async ({ request }) => {
+  const urls = ["/", "/objects", "/cabinet", "/api/health", "/api/find?q=jar", "/api/batches?class=epoxy-putty"];
+  for (let turn = 0; turn < 3; turn++) {
+    const answers = await Promise.all([...urls, ...urls, ...urls].map((url) => request.get(url)));
+    expect(answers.map((answer) => answer.status())).toEqual(answers.map(() => 200));
+  }
+});

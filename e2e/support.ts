@@ -94,9 +94,9 @@ export async function newTreatment(page: Page, over: object = {}): Promise<{ pie
 }
 
 /** Write an entry in a treatment's log through the API. */
-export async function write(page: Page, treatment: string, version: number, body: object): Promise<void> {
-  const response = await page.request.post(`/api/treatments/${treatment}/log`, { data: { key: crypto.randomUUID(), version, body } });
-  expect(response.status()).toBe(201);
+export async function write(page: Page, treatment: string, version: number, body: object, at?: string): Promise<void> {
+  const response = await page.request.post(`/api/treatments/${treatment}/log`, { data: { key: crypto.randomUUID(), version, body, at } });
+  expect(response.status(), await response.text()).toBe(201);
 }
 
 export const SURVEYED = {
@@ -136,8 +136,9 @@ export async function workStation(page: Page, keep?: RegExp): Promise<void> {
   }
 }
 
-/** Every operation that is still open, through the API: for tests that begin later on the way. */
-export async function workOff(page: Page, treatment: string, until: (id: string) => boolean): Promise<void> {
+/** Every operation that is still open, through the API: for tests that begin later on the way; a while ago where hours are given, one every ten minutes. */
+export async function workOff(page: Page, treatment: string, until: (id: string) => boolean, hoursAgo?: number): Promise<void> {
+  const began = Date.now() - (hoursAgo ?? 0) * 3_600_000;
   for (let i = 0; i < 120; i++) {
     const { piece, treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
     const log = readLog(kept.log);
@@ -152,13 +153,14 @@ export async function workOff(page: Page, treatment: string, until: (id: string)
       Date.now(),
     );
     const start = view?.start ? { start: { ...view.start, climate: AIR } } : {};
-    await write(page, treatment, kept.log.length, {
+    const body = {
       kind: "done",
       op: next.id,
       hands_min: 5,
       ...start,
       against: { state: "too-early", because: "made ready for a test" },
-    });
+    };
+    await write(page, treatment, kept.log.length, body, hoursAgo ? new Date(began + i * 600_000).toISOString() : undefined);
   }
 }
 const AIR = { temp_C: 20, rh_pct: 50 };

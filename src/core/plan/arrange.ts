@@ -28,16 +28,43 @@ const LAST_OF: Readonly<Record<string, (draft: Draft) => boolean>> = {
 
 /** What each operation waits for: needs by name become edges, within the damage, shared by the piece, or at the inner joint of a frame. */
 export function edgesOf(placed: readonly Placed[], contexts: ReadonlyMap<string, Context>): ReadonlyMap<Placed, readonly Edge[]> {
+  const known = indexOf(placed);
   const edges = new Map<Placed, readonly Edge[]>();
   for (const each of placed) {
     const needs = each.damages.flatMap((damage) =>
       each.draft.needs.flatMap((need) =>
-        found(each, damage, need, placed).map((from): Edge => ({ from, need: settled(need, from, contexts.get(damage)) })),
+        found(each, damage, need, known).map((from): Edge => ({ from, need: settled(need, from, contexts.get(damage)) })),
       ),
     );
     edges.set(each, [...roundBefore(each, placed), ...needs]);
   }
   return edges;
+}
+
+/** Everything that is placed, by damage, and by damage and name. */
+interface Index {
+  readonly all: readonly Placed[];
+  readonly of: ReadonlyMap<string, readonly Placed[]>;
+  readonly named: ReadonlyMap<string, readonly Placed[]>;
+  /** The ends of the work of a damage, once they were asked for. */
+  readonly ends: Map<string, readonly Placed[]>;
+}
+
+function indexOf(all: readonly Placed[]): Index {
+  const of = new Map<string, Placed[]>();
+  const named = new Map<string, Placed[]>();
+  const put = (map: Map<string, Placed[]>, key: string, each: Placed) => {
+    const here = map.get(key);
+    if (here) here.push(each);
+    else map.set(key, [each]);
+  };
+  for (const each of all)
+    for (const damage of each.damages) {
+      put(of, damage, each);
+      put(named, `${damage} ${each.draft.name}`, each);
+      put(named, `${damage} ${each.draft.station}/${each.draft.name}`, each);
+    }
+  return { all, of, named, ends: new Map() };
 }
 
 /** A need with the wait that goes with what it waits for. */
@@ -75,14 +102,21 @@ function withWait(need: Need, context: Context | undefined): Need {
   return range ? { ...need, lag: { min: range[0], range } } : need;
 }
 
-function found(each: Placed, damage: string, need: Need, placed: readonly Placed[]): readonly Placed[] {
-  const others = placed.filter((other) => other !== each && (other.round <= each.round || each.draft.station === "close"));
-  if (need.of === "inner") return innerJoints(each, damage, need, others);
-  const mine = others.filter((other) => other.damages.includes(damage));
-  if (need.op === "last") return sinksOf(mine.filter(({ draft }) => draft.station !== "close"));
+function found(each: Placed, damage: string, need: Need, known: Index): readonly Placed[] {
+  if (need.of === "inner")
+    return innerJoints(
+      each,
+      damage,
+      need,
+      known.all.filter((other) => mayGoBefore(other, each)),
+    );
+  if (need.op === "last") return endsOf(known, damage).filter((other) => mayGoBefore(other, each));
   const last = LAST_OF[need.op];
-  if (last) return mine.filter(({ draft }) => last(draft)).slice(-1);
-  const named = byName(mine, need.op, each.draft);
+  if (last) return (known.of.get(damage) ?? []).filter((other) => mayGoBefore(other, each) && last(other.draft)).slice(-1);
+  const named = ownStation(
+    (known.named.get(`${damage} ${need.op}`) ?? []).filter((other) => mayGoBefore(other, each)),
+    each.draft,
+  );
   const same = named.filter(({ round }) => round === each.round);
   const surface = each.draft.places.some(({ kind }) => kind === "surface");
   const close = same.length > 0 && !surface ? same : named;
@@ -95,26 +129,29 @@ function found(each: Placed, damage: string, need: Need, placed: readonly Placed
   );
 }
 
-/** By name, or by station and name; where two stations have the name, the asker's own is meant. */
-function byName(placed: readonly Placed[], op: string, { station, group }: Draft): readonly Placed[] {
-  const exact = placed.filter(({ draft }) => `${draft.station}/${draft.name}` === op);
-  if (exact.length > 0) return exact;
-  const named = placed.filter(({ draft }) => draft.name === op);
+const mayGoBefore = (other: Placed, each: Placed): boolean =>
+  other !== each && (other.round <= each.round || each.draft.station === "close");
+
+/** Where two stations have the name, the asker's own is meant; there, places that are filled alike wait for one another only. */
+function ownStation(named: readonly Placed[], { station, group }: Draft): readonly Placed[] {
   const own = named.filter(({ draft }) => draft.station === station);
-  const here = own.length > 0 ? own : named;
-  // at its own station, places that are filled alike wait for one another only
   const alike = own.filter(({ draft }) => draft.group === group);
-  return alike.length > 0 ? alike : here;
+  if (alike.length > 0) return alike;
+  return own.length > 0 ? own : named;
 }
 
-/** What nothing else waits for: the ends of the work. */
-function sinksOf(of: readonly Placed[]): readonly Placed[] {
-  const waited = new Set(of.flatMap(({ draft, damages }) => draft.needs.map(({ op }) => `${damages[0]} ${op.replace(/^.*\//, "")}`)));
-  const lastGrit = of.filter(({ draft }) => LAST_OF.grits?.(draft)).at(-1);
-  return of.filter(
-    (each) =>
-      !each.damages.some((damage) => waited.has(`${damage} ${each.draft.name}`)) && (!LAST_OF.grits?.(each.draft) || each === lastGrit),
+/** What nothing else of a damage waits for: the ends of its work. */
+function endsOf({ of, ends }: Index, damage: string): readonly Placed[] {
+  const before = ends.get(damage);
+  if (before) return before;
+  const mine = (of.get(damage) ?? []).filter(({ draft }) => draft.station !== "close");
+  const waited = new Set(mine.flatMap(({ draft, damages }) => draft.needs.map(({ op }) => `${damages[0]} ${op.replace(/^.*\//, "")}`)));
+  const lastGrit = mine.filter(({ draft }) => LAST_OF.grits?.(draft)).at(-1);
+  const open = mine.filter(
+    (each) => !each.damages.some((one) => waited.has(`${one} ${each.draft.name}`)) && (!LAST_OF.grits?.(each.draft) || each === lastGrit),
   );
+  ends.set(damage, open);
+  return open;
 }
 
 /** Joints that this one closes in: breaks of its own part, and loose joints that do not close the frame. */
@@ -136,23 +173,33 @@ function innerJoints(each: Placed, damage: string, { op }: Need, others: readonl
  */
 export function inOrder(placed: readonly Placed[], edges: ReadonlyMap<Placed, readonly Edge[]>): readonly Placed[] {
   const index = new Map(placed.map((each, i) => [each, i]));
-  const closing = (each: Placed) => ((edges.get(each) ?? []).some(({ need }) => need.max !== undefined) ? 0 : 1);
-  const left = new Set(placed);
-  const done = new Set<Placed>();
-  const ordered: Placed[] = [];
+  const closing = new Map(placed.map((each) => [each, (edges.get(each) ?? []).some(({ need }) => need.max !== undefined) ? 0 : 1]));
   const before = (a: Placed, b: Placed) =>
     stationRank(a) - stationRank(b) ||
     a.round - b.round ||
-    closing(a) - closing(b) ||
+    (closing.get(a) ?? 0) - (closing.get(b) ?? 0) ||
     a.draft.rank - b.draft.rank ||
     (index.get(a) ?? 0) - (index.get(b) ?? 0);
-  while (left.size > 0) {
-    const free = [...left].filter((each) => (edges.get(each) ?? []).every(({ from }) => done.has(from) || !left.has(from)));
-    const [next] = free.sort(before);
-    if (!next) throw new RangeError(`operations wait for one another: ${[...left].map(({ id }) => id).join(", ")}`);
-    left.delete(next);
-    done.add(next);
+  const waits = new Map(
+    placed.map((each) => [each, new Set((edges.get(each) ?? []).map(({ from }) => from).filter((from) => index.has(from)))]),
+  );
+  const then = new Map<Placed, Placed[]>();
+  for (const [each, froms] of waits) for (const from of froms) then.set(from, [...(then.get(from) ?? []), each]);
+  const free = placed.filter((each) => waits.get(each)?.size === 0);
+  const ordered: Placed[] = [];
+  while (free.length > 0) {
+    const next = free.reduce((best, each) => (before(each, best) < 0 ? each : best));
+    free.splice(free.indexOf(next), 1);
     ordered.push(next);
+    for (const each of then.get(next) ?? []) {
+      const left = waits.get(each);
+      left?.delete(next);
+      if (left?.size === 0) free.push(each);
+    }
+  }
+  if (ordered.length < placed.length) {
+    const left = placed.filter((each) => !ordered.includes(each));
+    throw new RangeError(`operations wait for one another: ${left.map(({ id }) => id).join(", ")}`);
   }
   return ordered;
 }

@@ -1,6 +1,5 @@
 "use client";
 import Link from "next/link";
-import { inSentence } from "@/core/units";
 import { brief } from "@/core/views/acts";
 import type { ActBrief } from "@/core/views/brief";
 import type { OperationView } from "@/core/views/operationView";
@@ -38,7 +37,7 @@ export function Aside({ treatment, operations, acts }: { treatment: string; oper
       {plates.length === 0 && <p className="dim py-2">No clock runs.</p>}
       {plates.map((plate) => (
         <div key={plate.key} className="early">
-          <b>{inSentence(plate.material)}</b>
+          <b>{plate.material}</b>
           <Sign name={plate.sign} wrap>
             {plate.word}
           </Sign>

@@ -30,6 +30,8 @@ interface Draft {
 
 interface Props {
   readonly damage: string;
+  /** Which damage it is of, where there are several. */
+  readonly of?: string;
   readonly kind: PieceKind;
   readonly photograph?: { readonly id: string; readonly caption: string };
   readonly adhesive: MaterialClass;
@@ -41,7 +43,7 @@ interface Props {
 const SIGNS = { fits: "go", tight: "soon", over: "never" } as const satisfies Record<string, SignName>;
 
 /** Assembled without glue: every clamp on the map in its order, two marks across the break, and the minutes against the open time. */
-export function DryRun({ damage, kind, photograph, adhesive, on, temp_C, recorded }: Props) {
+export function DryRun({ damage, of, kind, photograph, adhesive, on, temp_C, recorded }: Props) {
   const log = useLog();
   const [{ items, minutes, marks }, keep, forget] = useKept(`dry-run:${log.treatment}:${damage}`, startOf(recorded));
   const change = (to: Partial<Draft>) => keep({ items, minutes, marks, ...to });
@@ -56,8 +58,8 @@ export function DryRun({ damage, kind, photograph, adhesive, on, temp_C, recorde
   const add = (kindOf: ClampKind) =>
     change({ items: [...items, { id: (items.at(-1)?.id ?? -1) + 1, kind: kindOf, x: 0.3 + (items.length % 5) * 0.1, y: 0.5 }] });
   return (
-    <section aria-label="Dry run" className="panel-block">
-      <h2>Dry run</h2>
+    <section aria-label={of ? `Dry run, ${of}` : "Dry run"} className="panel-block">
+      <h2 className="wrap-anywhere">Dry run{of ? `: ${of}` : ""}</h2>
       <p className="dim">Put it together without glue. Everything that will press or pad it goes on the map, in the order you set it.</p>
       <div className="map mt-2">
         {photograph ? (

@@ -30,12 +30,14 @@ function Panels(view: StationView) {
 
 type Worked = NonNullable<StationView["worked"]>["repair"]["damages"][number];
 
-function DamagePanels({ view: { treatment, record, air, map_photograph }, damage }: { view: StationView; damage: Worked }) {
+function DamagePanels({ view: { id, treatment, record, air, map_photograph, damages }, damage }: { view: StationView; damage: Worked }) {
   const kept = treatment.damages.find(({ id }) => id === damage.id);
   const adhesive = damage.links.find(({ role }) => role === "adhesive")?.material;
   const form = formQuestion(damage, air.temp_C);
   const { damage: measured, f } = damage.context;
   const photograph = map_photograph ? { photograph: map_photograph } : {};
+  const title =
+    treatment.damages.length > 1 ? damages.find((each) => each.treatment === id && each.damage === damage.id)?.title : undefined;
   const joined = adhesive && damage.places.some(({ kind }) => kind === "faces" || kind === "backing");
   return (
     <>
@@ -52,6 +54,7 @@ function DamagePanels({ view: { treatment, record, air, map_photograph }, damage
       {joined && (
         <DryRun
           damage={damage.id}
+          {...(title ? { of: title } : {})}
           kind={record.kind}
           adhesive={adhesive}
           on={f.on.family}
