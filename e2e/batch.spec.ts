@@ -34,7 +34,7 @@ test("one mix for two pieces: both records have it, and the jar goes down by wha
   await page.goto(`/treatments/${one}/fill`);
   await page.getByRole("button", { name: /^Mix for others too/ }).click();
   const dialog = page.getByRole("dialog");
-  await expect(dialog.getByText("Target disc, west")).toBeVisible();
+  await expect(dialog.getByText("Target disc, west", { exact: true })).toBeVisible();
   await expectAccessible(page);
   for (const other of await dialog.getByRole("checkbox").all())
     if ((await other.isEnabled()) && !/Target disc, (east|west)/.test((await other.locator("xpath=..").textContent()) ?? ""))

@@ -382,12 +382,12 @@ function braceGlueCm3(size: Readonly<Record<string, number>>, film: number): num
   return (count * (2 * depth_mm + width_mm) * length_mm * Math.min(film, 0.2)) / 1000;
 }
 
-function squeezeOutOp({ c, place, link: { material }, sittings, contact }: Bond, out: Drafts): void {
+function squeezeOutOp({ c, place, link: { material }, sittings, contact, oneByOne }: Bond, out: Drafts): void {
   if (contact) return;
   const leave = c.f.on.porous && c.f.on.family !== "skin";
   const last = `-${sittings}`;
   const rubbery = after(`bond${last}`, material, ["firm", "handle", "hard"], place.film_mm ?? 0.1, c.air, "rubbery, not hard");
-  const wet = after(`bond${last}`, material, [], place.film_mm ?? 0.1, c.air, "while it is wet", ["working"]);
+  const wet = after(`bond${last}`, material, [], place.film_mm ?? 0.1, c.air, "while it is wet", oneByOne ? undefined : ["working"]);
   out.add({
     ...base(c, [place]),
     name: "squeeze-out",
@@ -396,7 +396,9 @@ function squeezeOutOp({ c, place, link: { material }, sittings, contact }: Bond,
       ? "Leave the squeeze-out, slice it when rubbery"
       : material.carrier === "water"
         ? "Lift the squeeze-out off with a card, never a wet cloth"
-        : "Wipe the squeeze-out while wet",
+        : oneByOne
+          ? "Wipe the squeeze-out off join by join, what is dry with a swab of its solvent"
+          : "Wipe the squeeze-out while wet",
     why: leave ? "Wiped, it goes into the pores and shows." : "Set, it has to be scraped off the surface.",
     done_when: "the joint line is clean",
     hands_min: [2, 6],

@@ -12,6 +12,8 @@ export interface Wall {
   minuteOfDay(ms: number): number;
   /** `2026-10-07` */
   date(ms: number): string;
+  /** The moment of a day and hour on this clock, ms; in the hour that comes twice, the first of the two. */
+  moment(date: string, hour: number): number;
 }
 
 const walls = new Map<string, Wall>();
@@ -26,6 +28,7 @@ export function wall(timeZone: string): Wall {
 }
 
 const DAY_MS = 86_400_000;
+const MINUTE_MS = 60_000;
 
 function makeWall(timeZone: string): Wall {
   const format = new Intl.DateTimeFormat("en-GB", {
@@ -53,7 +56,17 @@ function makeWall(timeZone: string): Wall {
     return `${weekday} ${date} ${month?.slice(0, 3)}`;
   };
   const date = (ms: number) => numericDate.format(ms);
+  /** How far this clock is before UTC at a moment, ms. */
+  const ahead = (ms: number) => {
+    const { hour, minute } = read(ms);
+    return Date.parse(`${date(ms)}T${hour}:${minute}:00Z`) - Math.floor(ms / MINUTE_MS) * MINUTE_MS;
+  };
   return {
+    moment: (on, hour) => {
+      const asUtc = Date.parse(`${on}T${String(hour).padStart(2, "0")}:00:00Z`);
+      const near = asUtc - ahead(asUtc);
+      return asUtc - ahead(near);
+    },
     time,
     day,
     date,

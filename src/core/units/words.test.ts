@@ -83,3 +83,17 @@ test.each([
   ["PVA wood glue", "PVA wood glue"],
   ["hide glue", "hide glue"],
 ])("%s stands in a sentence as %s", (name, said) => expect(inSentence(name)).toBe(said));
+
+test.each([
+  ["UTC", "2026-10-07", 17, "2026-10-07T17:00:00.000Z"],
+  ["Europe/Berlin", "2026-10-07", 17, "2026-10-07T15:00:00.000Z"],
+  ["Europe/Berlin", "2026-11-26", 17, "2026-11-26T16:00:00.000Z"],
+  ["Pacific/Auckland", "2026-10-07", 0, "2026-10-06T11:00:00.000Z"],
+  ["America/Los_Angeles", "2026-10-07", 23, "2026-10-08T06:00:00.000Z"],
+])("a day and an hour on the clock of %s are one moment: %s, %d", (zone, date, hour, moment) => {
+  expect(new Date(wall(zone).moment(date, hour)).toISOString()).toBe(moment);
+  expect([wall(zone).date(wall(zone).moment(date, hour)), wall(zone).minuteOfDay(wall(zone).moment(date, hour))]).toEqual([
+    date,
+    hour * 60,
+  ]);
+});

@@ -153,7 +153,7 @@ const DAY_MS = 86_400_000;
 function ObjectRow({ item, act, selected, select }: Row & { selected: boolean; select: () => void }) {
   const now = useNow(15_000);
   const wall = useWall();
-  const due = item.promised ? Date.parse(`${item.promised}T17:00:00`) : undefined;
+  const due = item.promised ? wall.moment(item.promised, 17) : undefined;
   return (
     <tr className={`obj-row ${selected ? "sel" : ""}`} onPointerEnter={select} onFocus={select}>
       <td>

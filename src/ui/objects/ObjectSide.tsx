@@ -29,7 +29,7 @@ export function ObjectSide({ item, act, others }: { item: ObjectItem; act: NextA
       <div className="rule mt-4 pt-2">
         <h3>Owner</h3>
         <p className="wrap-anywhere">{item.owner_reference || "no owner reference"}</p>
-        {item.promised && <p className="sub">promised {wall.day(Date.parse(`${item.promised}T12:00:00`))}</p>}
+        {item.promised && <p className="sub">promised {wall.day(wall.moment(item.promised, 12))}</p>}
       </div>
       <Link href={`/treatments/${item.id}/${act.station}`} className="btn mt-6 w-full">
         Open at {stationLabel(act.station)}

@@ -134,14 +134,14 @@ function BatchForm({ operation, air, close, takers, own }: Props & { takers: rea
   };
   return (
     <form
-      className="mt-2 grid gap-3"
+      className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-3"
       onSubmit={(event) => {
         event.preventDefault();
         void mix();
       }}
       noValidate
     >
-      <fieldset className="grid gap-1">
+      <fieldset className="min-w-0">
         <legend className="txt-label">Who takes of it</legend>
         {takers.map((taker) => (
           <TakerRow
@@ -227,7 +227,7 @@ function TakerRow({ taker: { piece, text, mass_g }, fixed, on, toggle, grams: ty
       <label className="flex min-w-0 items-center gap-3">
         <input type="checkbox" className="size-5" checked={on} disabled={fixed} onChange={(event) => toggle(event.target.checked)} />
         <span className="min-w-0">
-          <b className="one-line block">{piece}</b>
+          <b className="clamp-3 wrap-anywhere">{piece}</b>
           <span className="sub">{brief(text)}</span>
         </span>
       </label>
