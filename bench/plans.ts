@@ -25,5 +25,7 @@ for (const file of readdirSync(FOLDER).filter((name) => name.endsWith(".json")))
   const again = timed(() => job);
   const anew = timed((round) => ({ ...job, climate: { ...job.climate, temp_C: job.climate.temp_C + (round + 1) / 1000 } }));
   const name = file.replace(".json", "").padEnd(26);
-  console.log(`${name} again ${again.toFixed(1).padStart(5)} ms  ${(again / AIM_MS).toFixed(2)} of the aim of ${AIM_MS} ms   anew ${anew.toFixed(1).padStart(5)} ms`);
+  console.log(
+    `${name} again ${again.toFixed(1).padStart(5)} ms  ${(again / AIM_MS).toFixed(2)} of the aim of ${AIM_MS} ms   anew ${anew.toFixed(1).padStart(5)} ms`,
+  );
 }

@@ -162,9 +162,13 @@ export const Batch = defineEntity({
 export const LotChange = defineEntity({
   name: "LotChange",
   tableName: "lot_change",
+  uniques: [{ properties: ["lot", "line"] }],
+  indexes: [{ properties: ["entry"] }],
   properties: {
     id: p.uuid().primary(),
     lot: () => p.manyToOne(Lot).deleteRule("cascade"),
+    /** Counts the lines of one jar. */
+    line: p.integer(),
     at: p.datetime(),
     deltaG: p.double(),
     /** What was left after it. */

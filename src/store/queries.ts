@@ -208,8 +208,8 @@ export async function cabinet(em: Em): Promise<StockProduct[]> {
 export async function lotChanges(em: Em, most: number): Promise<ReadonlyMap<string, LotChange[]>> {
   const rows = await em.execute<{ lot: string; changes: LotChange[] }[]>(
     `select lot_id as lot, json_agg(json_strip_nulls(json_build_object('at', at, 'delta_g', delta_g, 'left_g', left_g, 'because', because,
-       'piece', piece, 'by', by)) order by at desc, n) as changes
-     from (select *, row_number() over (partition by lot_id order by at desc, id) as n from lot_change) c where n <= ? group by lot_id`,
+       'piece', piece, 'by', by)) order by line desc) as changes
+     from (select *, row_number() over (partition by lot_id order by line desc) as n from lot_change) c where n <= ? group by lot_id`,
     [most],
   );
   return new Map(rows.map(({ lot, changes }) => [lot, changes]));

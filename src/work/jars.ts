@@ -21,6 +21,7 @@ export function changeLot(tx: Em, lot: ILot, delta_g: number, { at, because, pie
   tx.create(LotChange, {
     id: crypto.randomUUID(),
     lot,
+    line: lot.version + 1,
     at,
     deltaG: left - before,
     leftG: left,
