@@ -17,7 +17,7 @@ export const STORIES: readonly Story[] = [
           damage: { kind: "chip", length_mm: 34, depth_mm: 11, thickness_mm: 6 },
           service: { touched: true, food: true, wet: true, outdoor: false, load: false, flex: false, acoustic: false, heat_C: 45 },
           finish_survives: true,
-          inspected: { raking: "flat", tap: "rings", twin: "none" },
+          inspected: { raking: "flat", ring: "rings", twin: "none" },
           earlier_glue: "none",
           found: "Salt glaze sound up to the edge. Old wax on the rim, taken off.",
         },

@@ -30,8 +30,8 @@ export const ADHESIVES = [
     gap_mm: [0, 0.15], max_layer_mm: 0.2, shrinkage_pct: [2, 5], rigidity: "rigid", hardness: 4, strength: "medium", service_C: [60, 80],
     water: "splash", outdoor: false, takes_stain: false, reversible: { grade: "effort", by: "acetone over hours; weak under water" }, carrier: "monomer",
     mix: one(1.06, "One drop; more takes longer and sets brittle."),
-    cure: { reference_C: 23, ea_kJ_mol: 40, min_C: 5, at_mm: 0.1, by: "reaction", stages: [{ stage: "working", minutes: [0.2, 1] }, { stage: "handle", minutes: [2, 10] }, { stage: "full", minutes: [720, 1440] }] },
-    hazards: ["cyanoacrylate"], shelf_months: [6, 12], source: "typical data sheets of ethyl cyanoacrylates; Horie 2010, ch. 8",
+    cure: { reference_C: 23, ea_kJ_mol: 40, min_C: 5, at_mm: 0.1, by: "reaction", stages: [{ stage: "working", minutes: [0.1, 1] }, { stage: "handle", minutes: [0.2, 5] }, { stage: "full", minutes: [720, 1440] }] },
+    hazards: ["cyanoacrylate"], shelf_months: [6, 12], source: "typical data sheets of ethyl cyanoacrylates; Horie 2010",
   },
   {
     class: "pva", group: "adhesive", name: "PVA wood glue", roles: ["adhesive"], hatch: "adhesive",
@@ -50,8 +50,8 @@ export const ADHESIVES = [
     gap_mm: [0, 0.1], max_layer_mm: 0.3, shrinkage_pct: [50, 60], rigidity: "rigid", hardness: 3, strength: "strong", service_C: [45, 60],
     water: "no", outdoor: false, takes_stain: true, reversible: { grade: "easy", by: "warm water and steam" }, carrier: "water",
     mix: { parts: [{ name: "dry glue", ratio: 1, density: 1.27 }, { name: "water", ratio: 2, density: 1 }], ratio_by: "mass", mixed_density: 1.07, least_g: 20, cue: "Soak cold, melt at 60 °C, runs off the brush in a string." },
-    cure: { reference_C: 20, ea_kJ_mol: 44, min_C: 5, at_mm: 0.1, by: "drying", stages: [{ stage: "working", minutes: [1, 3] }, { stage: "handle", minutes: [120, 240] }, { stage: "hard", minutes: [480, 720] }, { stage: "full", minutes: [1440, 2880] }] },
-    hazards: ["hot"], shelf_months: [24, 60], source: "FPL Wood Handbook 2021, ch. 10; trade practice for open time",
+    cure: { reference_C: 20, ea_kJ_mol: 44, min_C: 5, at_mm: 0.1, by: "drying", gels_ea_kJ_mol: -60, stages: [{ stage: "working", minutes: [1, 3] }, { stage: "handle", minutes: [120, 240] }, { stage: "hard", minutes: [480, 720] }, { stage: "full", minutes: [1440, 2880] }] },
+    hazards: ["hot"], shelf_months: [24, 60], source: "FPL Wood Handbook 2021, ch. 10; open time ends by gelling: about halved for 8 K colder, trade practice",
   },
   {
     class: "fish-glue", group: "adhesive", name: "Fish glue", roles: ["adhesive"], hatch: "adhesive",
@@ -71,7 +71,7 @@ export const ADHESIVES = [
     water: "splash", outdoor: false, takes_stain: false, reversible: { grade: "easy", by: "acetone, in minutes" }, carrier: "ketone",
     mix: { parts: [{ name: "resin", ratio: 1, density: 1.15 }, { name: "acetone", ratio: 1, density: 0.79 }], ratio_by: "mass", cue: "Clear; strings a little from the brush." },
     cure: { reference_C: 20, ea_kJ_mol: 31, min_C: 0, at_mm: 0.1, by: "drying", stages: [{ stage: "working", minutes: [1, 4] }, { stage: "handle", minutes: [60, 180] }, { stage: "full", minutes: [4320, 10080] }] },
-    hazards: ["vapour"], shelf_months: [36, 120], source: "S. Koob, Studies in Conservation 31 (1986) 7–14; Horie 2010, ch. 6; Ea: heat of evaporation of acetone, 31 kJ/mol",
+    hazards: ["vapour"], shelf_months: [36, 120], source: "S. Koob, Studies in Conservation 31 (1986) 7–14; Horie 2010; Ea: heat of evaporation of acetone, 31 kJ/mol",
   },
   {
     class: "contact-adhesive", group: "adhesive", name: "Contact adhesive", roles: ["adhesive"], hatch: "adhesive",
@@ -91,7 +91,7 @@ export const ADHESIVES = [
     water: "splash", outdoor: true, takes_stain: false, reversible: { grade: "effort", by: "acetone or warmth, peels" }, carrier: "water",
     mix: one(1.05, "Milky to clear as it dries."),
     cure: { reference_C: 20, ea_kJ_mol: 44, min_C: 8, at_mm: 0.2, by: "drying", stages: [{ stage: "working", minutes: [8, 15] }, { stage: "handle", minutes: [90, 180] }, { stage: "full", minutes: [1440, 2880] }] },
-    hazards: [], shelf_months: [12, 24], source: "Kite and Thomson 2006, ch. 11; typical data sheets of acrylic and EVA dispersions",
+    hazards: [], shelf_months: [12, 24], source: "Kite and Thomson 2006; typical data sheets of acrylic and EVA dispersions",
   },
   {
     class: "polyurethane", group: "adhesive", name: "Moisture-curing polyurethane", roles: ["adhesive"], hatch: "adhesive",
@@ -100,7 +100,7 @@ export const ADHESIVES = [
     gap_mm: [0, 0.3], max_layer_mm: 1, shrinkage_pct: [0, 1], rigidity: "tough", hardness: 3, strength: "strong", service_C: [70, 90],
     water: "stands", outdoor: true, takes_stain: false, reversible: { grade: "no", by: "cut out only" }, carrier: "none",
     mix: one(1.13, "Foams as it cures: little is enough, mist porous faces."),
-    cure: { reference_C: 20, ea_kJ_mol: 45, min_C: 8, at_mm: 0.2, by: "reaction", stages: [{ stage: "working", minutes: [15, 30] }, { stage: "handle", minutes: [120, 240] }, { stage: "hard", minutes: [300, 480] }, { stage: "full", minutes: [1440, 2880] }] },
+    cure: { reference_C: 20, ea_kJ_mol: 45, min_C: 8, at_mm: 0.2, by: "reaction", moisture: true, stages: [{ stage: "working", minutes: [15, 30] }, { stage: "handle", minutes: [120, 240] }, { stage: "hard", minutes: [300, 480] }, { stage: "full", minutes: [1440, 2880] }] },
     hazards: ["isocyanate"], shelf_months: [9, 12], source: "EN 204/205 class D4, typical data sheets",
   },
   {
@@ -111,7 +111,7 @@ export const ADHESIVES = [
     water: "no", outdoor: false, takes_stain: true, reversible: { grade: "easy", by: "cold water, minutes" }, carrier: "water",
     mix: { parts: [{ name: "starch", ratio: 1, density: 1.5 }, { name: "water", ratio: 6, density: 1 }], ratio_by: "mass", mixed_density: 1.06, cue: "Cook until it turns glassy, sieve when cold." },
     cure: { reference_C: 20, ea_kJ_mol: 44, min_C: 5, at_mm: 0.1, by: "drying", stages: [{ stage: "working", minutes: [10, 25] }, { stage: "handle", minutes: [60, 180] }, { stage: "full", minutes: [720, 1440] }] },
-    hazards: [], shelf_months: [0.1, 0.3], source: "Horie 2010, ch. 8 (starch); Kite and Thomson 2006, ch. 11",
+    hazards: [], shelf_months: [0.1, 0.3], source: "Horie 2010 (starch); Kite and Thomson 2006",
   },
   {
     class: "cellulose-ether", group: "consolidant", name: "Cellulose ether", roles: ["consolidant", "adhesive"], hatch: "adhesive",
@@ -121,7 +121,17 @@ export const ADHESIVES = [
     water: "no", outdoor: false, takes_stain: true, reversible: { grade: "easy", by: "cold water" }, carrier: "water",
     mix: { parts: [{ name: "powder", ratio: 3, density: 1.3 }, { name: "water", ratio: 97, density: 1 }], ratio_by: "mass", mixed_density: 1.01, cue: "Swell overnight, no lumps." },
     cure: { reference_C: 20, ea_kJ_mol: 44, min_C: 5, at_mm: 0.1, by: "drying", stages: [{ stage: "working", minutes: [10, 30] }, { stage: "handle", minutes: [120, 240] }, { stage: "full", minutes: [720, 1440] }] },
-    hazards: [], shelf_months: [24, 60], source: "Horie 2010, ch. 8 (cellulose ethers)",
+    hazards: [], shelf_months: [24, 60], source: "Horie 2010 (cellulose ethers)",
+  },
+  {
+    class: "hpc-alcohol", group: "consolidant", name: "Hydroxypropylcellulose in alcohol", roles: ["consolidant"], hatch: "adhesive",
+    density: [0.79, 0.82], price_eur_kg: [15, 40], food: "keep food off it",
+    bonds: { skin: "firm", paper: "fair" }, needs_pores: true,
+    gap_mm: [0, 0.05], max_layer_mm: 0.2, shrinkage_pct: [95, 99], rigidity: "flexible", hardness: 1, strength: "light", service_C: [60, 90],
+    water: "no", outdoor: false, takes_stain: true, reversible: { grade: "easy", by: "alcohol, as far as it can be reached" }, carrier: "alcohol",
+    mix: { parts: [{ name: "ready to use", ratio: 1, density: 0.8 }], ratio_by: "mass", cue: "One to two parts in a hundred of ethanol or isopropanol; runs like water." },
+    cure: { reference_C: 20, ea_kJ_mol: 42, min_C: 5, at_mm: 0.1, by: "drying", stages: [{ stage: "working", minutes: [2, 10] }, { stage: "handle", minutes: [60, 240] }, { stage: "full", minutes: [720, 1440] }] },
+    hazards: ["vapour"], shelf_months: [6, 12], source: "Kite and Thomson 2006 (consolidation of red-rotted leather)",
   },
   {
     class: "acrylic-dispersion-consolidant", group: "consolidant", name: "Thin acrylic dispersion", roles: ["consolidant"], hatch: "acrylic",
@@ -131,7 +141,7 @@ export const ADHESIVES = [
     water: "splash", outdoor: false, takes_stain: true, reversible: { grade: "effort", by: "acetone swab, not out of deep pores" }, carrier: "water",
     mix: { parts: [{ name: "dispersion 50 %", ratio: 1, density: 1.06 }, { name: "water", ratio: 3, density: 1 }], ratio_by: "volume", cue: "Thin as milk; a drop of alcohol helps it in." },
     cure: { reference_C: 20, ea_kJ_mol: 44, min_C: 8, at_mm: 0.1, by: "drying", stages: [{ stage: "working", minutes: [5, 15] }, { stage: "handle", minutes: [120, 360] }, { stage: "full", minutes: [1440, 4320] }] },
-    hazards: [], shelf_months: [12, 24], source: "Horie 2010, ch. 6 (acrylic dispersions)",
+    hazards: [], shelf_months: [12, 24], source: "Horie 2010 (acrylic dispersions)",
   },
   {
     class: "ethyl-silicate", group: "consolidant", name: "Ethyl silicate", roles: ["consolidant"], hatch: "adhesive",
@@ -141,7 +151,7 @@ export const ADHESIVES = [
     water: "stands", outdoor: true, takes_stain: true, reversible: { grade: "no", by: "it becomes part of the stone" }, carrier: "alcohol",
     mix: one(0.98, "Flooded wet in wet until it drinks no more."),
     cure: { reference_C: 20, ea_kJ_mol: 50, min_C: 8, at_mm: 5, by: "reaction", stages: [{ stage: "working", minutes: [20, 60] }, { stage: "handle", minutes: [2880, 7200] }, { stage: "full", minutes: [20160, 40320] }] },
-    hazards: ["vapour"], shelf_months: [6, 12], source: "Horie 2010, ch. 7 (silanes); typical data sheets of stone strengtheners",
+    hazards: ["vapour", "ethyl-silicate"], shelf_months: [6, 12], source: "Horie 2010 (silanes); typical data sheets of stone strengtheners",
   },
   {
     class: "penetrating-epoxy", group: "consolidant", name: "Thin epoxy", roles: ["consolidant", "adhesive"], hatch: "adhesive",
@@ -161,7 +171,7 @@ export const ADHESIVES = [
     water: "splash", outdoor: false, takes_stain: false, reversible: { grade: "no", by: "cut out only" }, carrier: "water",
     mix: { parts: [{ name: "powder", ratio: 2, density: 1.4 }, { name: "water", ratio: 1, density: 1 }], ratio_by: "mass", mixed_density: 1.26, cue: "Cream without lumps after ten minutes' rest." },
     cure: { reference_C: 20, ea_kJ_mol: 60, min_C: 12, at_mm: 0.1, by: "reaction", stages: [{ stage: "working", minutes: [20, 40] }, { stage: "handle", minutes: [300, 600] }, { stage: "hard", minutes: [720, 1440] }, { stage: "full", minutes: [2880, 10080] }] },
-    hazards: ["vapour", "dust-wood"], shelf_months: [9, 12], source: "FPL Wood Handbook 2021, ch. 10 (urea-formaldehyde); typical data sheets",
+    hazards: ["vapour", "dust-wood", "formaldehyde"], shelf_months: [9, 12], source: "FPL Wood Handbook 2021, ch. 10 (urea-formaldehyde); typical data sheets",
   },
   {
     class: "hot-melt", group: "adhesive", name: "Hot-melt glue", roles: ["adhesive"], hatch: "adhesive",
@@ -178,10 +188,10 @@ export const ADHESIVES = [
     density: [1.02, 1.12], price_eur_kg: [150, 500], food: "no food contact as a class",
     bonds: { ceramic: "firm", metal: "fair", polymer: "fair", bone: "fair" }, needs_pores: false,
     gap_mm: [0, 0.3], max_layer_mm: 1, shrinkage_pct: [4, 9], rigidity: "tough", hardness: 3, strength: "medium", service_C: [60, 90],
-    water: "splash", outdoor: false, takes_stain: false, reversible: { grade: "effort", by: "acetone over a day or warmth" }, carrier: "monomer",
+    water: "splash", outdoor: false, takes_stain: false, reversible: { grade: "no", by: "swells in acetone over days, else cut out" }, carrier: "monomer",
     mix: one(1.07, "Stays liquid in the dark; lamp through one thin face."),
     cure: { reference_C: 23, ea_kJ_mol: 0, min_C: 5, at_mm: 0.1, by: "reaction", stages: [{ stage: "working", minutes: [30, 600] }, { stage: "handle", minutes: [31, 610] }, { stage: "full", minutes: [60, 1440] }] },
-    hazards: ["monomer", "sensitiser"], shelf_months: [9, 18], source: "typical data sheets of UV-curing acrylates; lamp time about one minute",
+    hazards: ["monomer", "sensitiser", "uv-lamp"], shelf_months: [9, 18], source: "typical data sheets of UV-curing acrylates; lamp time about one minute",
   },
   {
     class: "thickened-epoxy", group: "adhesive", name: "Slow epoxy, thickened", roles: ["adhesive"], hatch: "adhesive",

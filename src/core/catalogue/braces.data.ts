@@ -14,7 +14,7 @@ export const BRACES = [
     reversible: { grade: "effort", by: "drill out with its glue" }, carrier: "none", only_for: ["break-across", "break-along", "shards", "tip", "corner"],
     mix: { parts: [{ name: "pin", ratio: 1, density: 7.9 }], ratio_by: "mass", cue: "Stainless in gypsum, or rust comes through." },
     cure: NO_CURE,
-    hazards: ["dust-resin"], shelf_months: [600, 600], source: "Buys and Oakley 1993, ch. 9 (dowelling)",
+    hazards: ["dust-resin"], shelf_months: [600, 600], source: "Buys and Oakley 1993 (dowelling)",
   },
   {
     class: "wood-dowel", group: "brace", name: "Wood dowel", roles: ["brace"], hatch: "wood", ...dry,
@@ -29,12 +29,12 @@ export const BRACES = [
   {
     class: "backing-fabric", group: "brace", name: "Backing fabric", roles: ["brace"], hatch: "leather", ...dry,
     density: [0.3, 0.9], price_eur_kg: [20, 80], food: "keep food off it",
-    bonds: { skin: "firm", paper: "firm", board: "fair", wood: "fair", metal: "fair" },
+    bonds: { skin: "firm", paper: "firm", board: "fair", wood: "fair", metal: "fair", bone: "fair" },
     max_layer_mm: 1, shrinkage_pct: [0, 1], rigidity: "flexible", hardness: 1, strength: "medium", service_C: [60, 90], water: "splash", outdoor: true, takes_stain: true,
     reversible: { grade: "easy", by: "peels with its adhesive" }, carrier: "none", only_for: ["tear", "hole", "worn-thin", "crack"],
     mix: { parts: [{ name: "fabric", ratio: 1, density: 0.6 }], ratio_by: "mass", cue: "Larger all round, round corners, flat." },
     cure: NO_CURE,
-    hazards: [], shelf_months: [600, 600], source: "Kite and Thomson 2006, ch. 11",
+    hazards: [], shelf_months: [600, 600], source: "Kite and Thomson 2006",
   },
   {
     class: "plaster-bandage", group: "brace", name: "Plaster bandage", roles: ["brace"], hatch: "plaster",
@@ -54,7 +54,7 @@ export const BRACES = [
     max_layer_mm: 6, shrinkage_pct: [0, 0], rigidity: "tough", hardness: 4, strength: "medium", service_C: [150, 200], water: "stands", outdoor: true, takes_stain: false,
     reversible: { grade: "effort", by: "cut out with the build-up" }, carrier: "none", only_for: ["tip", "corner", "chip", "eroded"],
     mix: piece("wire", 7.9, "Bent to the middle of the build, cover on all sides."), cure: NO_CURE,
-    hazards: ["dust-resin"], shelf_months: [600, 600], source: "EN 10088-3 stainless wire; Buys and Oakley 1993, ch. 9",
+    hazards: ["dust-resin"], shelf_months: [600, 600], source: "EN 10088-3 stainless wire; Buys and Oakley 1993",
   },
   {
     class: "anchor-screw", group: "brace", name: "Stainless anchor screw", roles: ["brace"], hatch: "metal", ...dry,
@@ -89,7 +89,7 @@ export const BRACES = [
     bonds: { ceramic: "firm", mineral: "firm", wood: "fair", board: "fair", metal: "fair", polymer: "firm", paper: "fair" },
     max_layer_mm: 3, shrinkage_pct: [0.3, 1], rigidity: "rigid", hardness: 4, strength: "strong", service_C: [55, 70], water: "stands", outdoor: true, takes_stain: false,
     reversible: { grade: "no", by: "grind off only" }, carrier: "none", only_for: ["crack", "hole", "eroded", "worn-thin", "shards"],
-    mix: { parts: [{ name: "fabric", ratio: 1, density: 2.5 }, { name: "resin", ratio: 1.2, density: 1.15 }], ratio_by: "mass", mixed_density: 1.52, cue: "Wet through, no white spots left." },
+    mix: { parts: [{ name: "fabric", ratio: 45, density: 2.55 }, { name: "resin", ratio: 55, density: 1.15 }], ratio_by: "mass", mixed_density: 1.53, cue: "Wet through, no white spots left." },
     cure: { reference_C: 23, ea_kJ_mol: 58, min_C: 10, at_mm: 2, by: "reaction", stages: [{ stage: "working", minutes: [25, 60] }, { stage: "hard", minutes: [900, 1440] }, { stage: "full", minutes: [4320, 10080] }] },
     hazards: ["sensitiser", "dust-resin"], shelf_months: [12, 36], source: "typical data sheets of laminating epoxies; Ea: Prime 1997",
   },

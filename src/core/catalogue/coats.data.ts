@@ -32,7 +32,7 @@ export const COATS = [
     reversible: { grade: "easy", by: "warm damp swab" }, carrier: "water",
     mix: { parts: [{ name: "chalk", ratio: 2, density: 2.7 }, { name: "glue water 1:10", ratio: 1, density: 1.02 }], ratio_by: "mass", mixed_density: 1.65, cue: "Warm, like thin cream, no bubbles." },
     cure: { reference_C: 20, ea_kJ_mol: 44, min_C: 8, at_mm: 0.3, by: "drying", stages: [{ stage: "working", minutes: [5, 10] }, { stage: "recoat", minutes: [60, 180] }, { stage: "hard", minutes: [360, 720] }, { stage: "full", minutes: [1440, 2880] }] },
-    hazards: ["hot", "dust-mineral"], shelf_months: [1, 6], source: "Horie 2010, ch. 8 (proteins); trade practice of gilders, a rule of thumb",
+    hazards: ["hot", "dust-mineral"], shelf_months: [1, 6], source: "Horie 2010 (proteins); trade practice of gilders, a rule of thumb",
   },
   {
     class: "acrylic-paint", group: "colour", name: "Acrylic paint and pigments", roles: ["colour"], hatch: "lacquer", ...coat,
@@ -41,8 +41,8 @@ export const COATS = [
     max_layer_mm: 0.05, shrinkage_pct: [50, 65], hardness: 2, service_C: [60, 80], water: "splash", outdoor: true, takes_stain: false,
     reversible: { grade: "easy", by: "alcohol or acetone swab" }, carrier: "water",
     mix: { parts: [{ name: "ready to use", ratio: 1, density: 1.1 }], ratio_by: "mass", cue: "Judge it dry: wet looks lighter." },
-    cure: { reference_C: 20, ea_kJ_mol: 44, min_C: 8, at_mm: 0.05, by: "drying", stages: [{ stage: "working", minutes: [3, 10] }, { stage: "recoat", minutes: [20, 60] }, { stage: "full", minutes: [1440, 4320] }] },
-    hazards: [], shelf_months: [36, 60], source: "Buys and Oakley 1993, ch. 12; typical data sheets",
+    cure: { reference_C: 20, ea_kJ_mol: 44, min_C: 8, at_mm: 0.05, by: "drying", stages: [{ stage: "working", minutes: [3, 10] }, { stage: "recoat", minutes: [20, 60] }, { stage: "full", minutes: [10080, 43200] }] },
+    hazards: [], shelf_months: [36, 60], source: "Buys and Oakley 1993; typical data sheets of acrylic paints",
   },
   {
     class: "tinted-resin", group: "colour", name: "Pigment in clear acrylic resin", roles: ["colour"], hatch: "lacquer", ...coat,
@@ -52,12 +52,12 @@ export const COATS = [
     reversible: { grade: "easy", by: "acetone swab" }, carrier: "ketone",
     mix: { parts: [{ name: "ready to use", ratio: 1, density: 0.95 }], ratio_by: "mass", cue: "Thin glazes, each dry before the next." },
     cure: { reference_C: 20, ea_kJ_mol: 31, min_C: 5, at_mm: 0.03, by: "drying", stages: [{ stage: "working", minutes: [1, 2] }, { stage: "recoat", minutes: [15, 40] }, { stage: "full", minutes: [1440, 4320] }] },
-    hazards: ["vapour"], shelf_months: [24, 60], source: "Horie 2010, ch. 6; Buys and Oakley 1993, ch. 12",
+    hazards: ["vapour"], shelf_months: [24, 60], source: "Horie 2010; Buys and Oakley 1993",
   },
   {
     class: "spirit-stain", group: "colour", name: "Spirit or water stain", roles: ["colour"], hatch: "lacquer", ...coat,
     density: [0.8, 1.0], price_eur_kg: [20, 60], food: "no food contact as a class",
-    bonds: { wood: "firm", paper: "fair", bone: "fair" }, needs_pores: true,
+    bonds: { wood: "firm", board: "fair", paper: "fair", bone: "fair" }, needs_pores: true,
     max_layer_mm: 0.01, shrinkage_pct: [0, 0], hardness: 3, service_C: [80, 100], water: "splash", outdoor: false, takes_stain: true,
     reversible: { grade: "no", by: "sits in the fibre; bleach only" }, carrier: "alcohol",
     mix: { parts: [{ name: "ready to use", ratio: 1, density: 0.85 }], ratio_by: "mass", cue: "Try on an off-cut, judge under the coat." },
@@ -72,7 +72,7 @@ export const COATS = [
     reversible: { grade: "effort", by: "alcohol swab while young" }, carrier: "water",
     mix: { parts: [{ name: "ready to use", ratio: 1, density: 1.03 }], ratio_by: "mass", cue: "Dab, don't wipe; dressing only after full cure." },
     cure: { reference_C: 20, ea_kJ_mol: 44, min_C: 10, at_mm: 0.03, by: "drying", stages: [{ stage: "working", minutes: [2, 5] }, { stage: "recoat", minutes: [30, 60] }, { stage: "full", minutes: [1440, 4320] }] },
-    hazards: [], shelf_months: [12, 24], source: "Kite and Thomson 2006, ch. 11; typical data sheets",
+    hazards: [], shelf_months: [12, 24], source: "Kite and Thomson 2006; typical data sheets",
   },
   {
     class: "watercolour", group: "colour", name: "Gouache or watercolour", roles: ["colour"], hatch: "lacquer", ...coat,
@@ -82,7 +82,7 @@ export const COATS = [
     reversible: { grade: "easy", by: "damp swab" }, carrier: "water",
     mix: { parts: [{ name: "ready to use", ratio: 1, density: 1.3 }], ratio_by: "mass", cue: "Dries lighter: judge it dry." },
     cure: { reference_C: 20, ea_kJ_mol: 44, min_C: 5, at_mm: 0.02, by: "drying", stages: [{ stage: "working", minutes: [2, 6] }, { stage: "recoat", minutes: [15, 40] }, { stage: "full", minutes: [60, 240] }] },
-    hazards: [], shelf_months: [36, 120], source: "Horie 2010, ch. 8 (gums); Buys and Oakley 1993, ch. 12",
+    hazards: [], shelf_months: [36, 120], source: "Horie 2010 (gums); Buys and Oakley 1993",
   },
   {
     class: "toner-lacquer", group: "colour", name: "Toner in lacquer", roles: ["colour"], hatch: "lacquer", ...coat,
@@ -95,6 +95,16 @@ export const COATS = [
     hazards: ["vapour"], shelf_months: [18, 36], source: "typical data sheets of nitrocellulose lacquers and dye toners",
   },
   {
+    class: "shellac-toner", group: "colour", name: "Toner in shellac", roles: ["colour"], hatch: "lacquer", ...coat,
+    density: [0.83, 0.92], price_eur_kg: [25, 60], food: "no food contact as a class",
+    bonds: { wood: "firm", board: "fair", paper: "firm", bone: "fair" },
+    max_layer_mm: 0.02, shrinkage_pct: [75, 90], hardness: 3, service_C: [45, 60], water: "no", outdoor: false, takes_stain: false,
+    reversible: { grade: "easy", by: "alcohol" }, carrier: "alcohol",
+    mix: { parts: [{ name: "ready to use", ratio: 1, density: 0.87 }], ratio_by: "mass", cue: "Spirit dye or fine pigment in thin polish; one pass, no going back." },
+    cure: { reference_C: 20, ea_kJ_mol: 42, min_C: 10, at_mm: 0.02, by: "drying", stages: [{ stage: "working", minutes: [0.5, 2] }, { stage: "recoat", minutes: [30, 120] }, { stage: "full", minutes: [4320, 10080] }] },
+    hazards: ["vapour"], shelf_months: [6, 12], source: "trade practice of polishers, a rule of thumb; typical data sheets of shellac",
+  },
+  {
     class: "oil-colour", group: "colour", name: "Oil or alkyd colour", roles: ["colour"], hatch: "lacquer", ...coat,
     density: [1.0, 1.6], price_eur_kg: [20, 120], food: "no food contact as a class",
     bonds: { wood: "firm", board: "firm", mineral: "fair", metal: "firm", polymer: "fair", ceramic: "fair" },
@@ -102,7 +112,7 @@ export const COATS = [
     reversible: { grade: "effort", by: "strong solvent once it is old" }, carrier: "hydrocarbon",
     mix: { parts: [{ name: "ready to use", ratio: 1, density: 1.3 }], ratio_by: "mass", cue: "Thin; yellows in the dark." },
     cure: { reference_C: 20, ea_kJ_mol: 50, min_C: 8, at_mm: 0.05, by: "drying", stages: [{ stage: "working", minutes: [20, 60] }, { stage: "recoat", minutes: [960, 2880] }, { stage: "full", minutes: [10080, 43200] }] },
-    hazards: ["vapour"], shelf_months: [36, 120], source: "Horie 2010, ch. 8 (drying oils); typical data sheets of alkyd paints",
+    hazards: ["vapour"], shelf_months: [36, 120], source: "Horie 2010 (drying oils); typical data sheets of alkyd paints",
   },
   {
     class: "metal-leaf", group: "colour", name: "Metal leaf on size", roles: ["colour"], hatch: "metal", ...coat,
@@ -122,7 +132,7 @@ export const COATS = [
     reversible: { grade: "easy", by: "hydrocarbon or acetone swab" }, carrier: "hydrocarbon",
     mix: { parts: [{ name: "ready to use", ratio: 1, density: 0.92 }], ratio_by: "mass", cue: "Thin; sheen is matched last." },
     cure: { reference_C: 20, ea_kJ_mol: 36, min_C: 8, at_mm: 0.04, by: "drying", stages: [{ stage: "working", minutes: [3, 6] }, { stage: "recoat", minutes: [90, 180] }, { stage: "full", minutes: [4320, 10080] }] },
-    hazards: ["vapour"], shelf_months: [24, 48], source: "Horie 2010, ch. 6; typical data sheets",
+    hazards: ["vapour"], shelf_months: [24, 48], source: "Horie 2010; typical data sheets",
   },
   {
     class: "cold-glaze", group: "topcoat", name: "Two-part clear glaze", roles: ["topcoat"], hatch: "lacquer", ...coat,
@@ -142,7 +152,7 @@ export const COATS = [
     reversible: { grade: "easy", by: "alcohol" }, carrier: "alcohol",
     mix: { parts: [{ name: "ready to use", ratio: 1, density: 0.86 }], ratio_by: "mass", cue: "Thin rubbers, never stop on the surface." },
     cure: { reference_C: 20, ea_kJ_mol: 42, min_C: 12, at_mm: 0.01, by: "drying", stages: [{ stage: "working", minutes: [1, 2] }, { stage: "recoat", minutes: [30, 120] }, { stage: "full", minutes: [4320, 10080] }] },
-    hazards: ["vapour"], shelf_months: [6, 12], source: "Horie 2010, ch. 9; trade practice",
+    hazards: ["vapour"], shelf_months: [6, 12], source: "Horie 2010; trade practice",
   },
   {
     class: "clear-lacquer", group: "topcoat", name: "Clear lacquer", roles: ["topcoat"], hatch: "lacquer", ...coat,
@@ -162,7 +172,7 @@ export const COATS = [
     reversible: { grade: "easy", by: "white spirit" }, carrier: "hydrocarbon",
     mix: { parts: [{ name: "ready to use", ratio: 1, density: 0.85 }], ratio_by: "mass", cue: "Thin; buff when it hazes. Nothing else sticks on it." },
     cure: { reference_C: 20, ea_kJ_mol: 36, min_C: 5, at_mm: 0.005, by: "drying", stages: [{ stage: "working", minutes: [5, 15] }, { stage: "recoat", minutes: [240, 720] }, { stage: "full", minutes: [1440, 2880] }] },
-    hazards: ["vapour"], shelf_months: [36, 60], source: "Horie 2010, ch. 7; typical data sheets",
+    hazards: ["vapour"], shelf_months: [36, 60], source: "Horie 2010; typical data sheets",
   },
   {
     class: "leather-finish", group: "topcoat", name: "Flexible leather finish", roles: ["topcoat"], hatch: "lacquer", ...coat, rigidity: "flexible",
@@ -172,7 +182,7 @@ export const COATS = [
     reversible: { grade: "effort", by: "alcohol swab while young" }, carrier: "water",
     mix: { parts: [{ name: "ready to use", ratio: 1, density: 1.03 }], ratio_by: "mass", cue: "Sponge on thin; no runs in the folds." },
     cure: { reference_C: 20, ea_kJ_mol: 44, min_C: 10, at_mm: 0.02, by: "drying", stages: [{ stage: "working", minutes: [2, 5] }, { stage: "recoat", minutes: [30, 90] }, { stage: "full", minutes: [1440, 4320] }] },
-    hazards: [], shelf_months: [12, 24], source: "Kite and Thomson 2006, ch. 11; typical data sheets of aqueous leather finishes",
+    hazards: [], shelf_months: [12, 24], source: "Kite and Thomson 2006; typical data sheets of aqueous leather finishes",
   },
   {
     class: "water-lacquer", group: "topcoat", name: "Water-borne lacquer", roles: ["topcoat"], hatch: "lacquer", ...coat,
@@ -192,7 +202,7 @@ export const COATS = [
     reversible: { grade: "no", by: "sits in the fibre; scrape or sand" }, carrier: "hydrocarbon",
     mix: { parts: [{ name: "ready to use", ratio: 1, density: 0.92 }], ratio_by: "mass", cue: "Wipe off the surplus; rags flat in metal." },
     cure: { reference_C: 20, ea_kJ_mol: 50, min_C: 8, at_mm: 0.02, by: "drying", stages: [{ stage: "working", minutes: [15, 30] }, { stage: "recoat", minutes: [720, 1440] }, { stage: "full", minutes: [10080, 30240] }] },
-    hazards: ["vapour"], shelf_months: [24, 48], source: "Horie 2010, ch. 8 (drying oils); typical data sheets of hardening oils",
+    hazards: ["vapour"], shelf_months: [24, 48], source: "Horie 2010 (drying oils); typical data sheets of hardening oils",
   },
   {
     class: "bronze-paint", group: "colour", name: "Bronze powder in clear binder", roles: ["colour"], hatch: "metal", ...coat,

@@ -13,10 +13,11 @@ export interface FinishRow {
 /** What a wet material carries into its surroundings. */
 export type Carrier = "water" | "alcohol" | "ketone" | "hydrocarbon" | "monomer" | "heat" | "none";
 
-const SOLUBILITY = "C. V. Horie, Materials for Conservation, 2nd ed. 2010, app. 2 (solubility)";
+const SOLUBILITY = "C. V. Horie, Materials for Conservation, 2nd ed. 2010 (solubility)";
 
 export const FINISHES = [
   { finish: "none", label: "No finish", film: false, gloss: false, harmed_by: [], stands_C: 200, source: SOLUBILITY },
+  { finish: "bare", label: "Bare, to be coloured", film: false, gloss: false, harmed_by: [], stands_C: 200, source: SOLUBILITY },
   { finish: "glaze", label: "Glaze", film: false, gloss: true, harmed_by: [], stands_C: 200, source: SOLUBILITY },
   { finish: "paint", label: "Paint", film: true, gloss: false, harmed_by: ["ketone", "monomer", "heat"], stands_C: 60, source: SOLUBILITY },
   { finish: "shellac", label: "Shellac", film: true, gloss: true, harmed_by: ["alcohol", "ketone", "monomer", "heat"], stands_C: 50, source: SOLUBILITY },

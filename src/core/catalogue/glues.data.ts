@@ -17,7 +17,7 @@ export interface EarlierGlueRow {
 }
 
 const HORIE = "Horie, Materials for Conservation, 2010";
-const BUYS = "Buys and Oakley 1993, ch. 7 (removing old restorations)";
+const BUYS = "Buys and Oakley 1993 (removing old restorations)";
 
 export const EARLIER_GLUES = [
   { glue: "none", label: "None", tell: "bright, clean break", removed_by: "nothing to remove", carrier: "none", cold: "nothing to remove", source: BUYS },

@@ -35,6 +35,10 @@ export interface Cure {
   readonly at_mm: number;
   /** Drying goes with the square of the thickness; a reaction does not. */
   readonly by: "reaction" | "drying";
+  /** Where the working time ends by gelling, not by the setting: its own energy, below zero = a warm room lengthens it. */
+  readonly gels_ea_kJ_mol?: number;
+  /** It sets with the damp of the air: moist air hurries it. */
+  readonly moisture?: true;
 }
 
 export interface Mix {

@@ -20,7 +20,7 @@ export const RELEASES = [
     class: "petroleum-jelly", group: "release", name: "Petroleum jelly", hatch: "putty", ...aid, bonds: ALL,
     density: [0.82, 0.88], price_eur_kg: [6, 20], food: "keep food off it", max_layer_mm: 0.1, rigidity: "flexible", service_C: [35, 45], water: "stands",
     reversible: { grade: "effort", by: "white spirit, then detergent, twice" }, carrier: "hydrocarbon", mix: ready(0.85, "Wiped to a breath: a thick coat prints."), cure: lifts_off([1, 5]),
-    hazards: [], shelf_months: [36, 60], source: "typical data sheets; Buys and Oakley 1993, ch. 9 (moulds)",
+    hazards: [], shelf_months: [36, 60], source: "typical data sheets; Buys and Oakley 1993 (moulds)",
   },
   {
     class: "release-wax", group: "release", name: "Release wax", hatch: "putty", ...aid, bonds: { ...ALL, skin: "fair" },

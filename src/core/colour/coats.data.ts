@@ -44,6 +44,7 @@ export const COATS_BY_NAME: Readonly<Record<CoatName, CoatGroup & { readonly lab
 export const COAT_ROUTES: Readonly<Record<Finish, readonly CoatGroup[]>> = {
   // bare stuff is coloured only where a stain is retouched
   none: [group("retouch", "colour", "colour", 2, "Retouch the mark in dots, never a wash", "A wash leaves a rim on bare stuff; dots stop where they are set."), CLEAR(1)],
+  bare: [group("colour", "colour", "colour", 2, "A thin coat of colour, wiped", "Bare stuff drinks it: thin and twice, judged dry."), CLEAR(1)],
   glaze: [UNDER(2), CLEAR(2)],
   paint: [group("under", "colour", "colour", 1, "First colour coat", "From the darkest recess to the highlight, or as you set it."), group("colour", "colour", "colour", 1, "Second colour coat, thinner", "What still shines through is closed now.")],
   shellac: [SEAL, MUTE, TONE(3), CLEAR(3)],

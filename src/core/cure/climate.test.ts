@@ -1,6 +1,7 @@
 import { classRow } from "../catalogue";
 import { climateSamples } from "./climate";
-import { stageTimes, thicknessFactor } from "./running";
+import { humidityFactor, thicknessFactor } from "./pace";
+import { stageTimes } from "./running";
 
 const HOUR = 3_600_000;
 const NOW = Date.parse("2026-10-07T12:00:00Z");
@@ -42,13 +43,39 @@ test("drying goes with the square of the thickness, a reaction does not", () => 
 });
 
 test("stages come from the middle of the makers' ranges", () => {
-  const times = stageTimes({ material: classRow("epoxy-putty"), thickness_mm: 4, at: iso(NOW) }, { constant_C: 23 });
+  const times = stageTimes({ material: classRow("epoxy-putty"), thickness_mm: 4, at: iso(NOW), rh_pct: 50 }, { constant_C: 23 });
   const firm = times.find(({ stage }) => stage === "firm")?.at ?? 0;
   expect((firm - NOW) / 60_000).toBeCloseTo(Math.sqrt(55 * 75), 3);
 });
 
 test("what never sets has no time, and says why", () => {
-  const cold = stageTimes({ material: classRow("epoxy-putty"), thickness_mm: 4, at: iso(NOW) }, { constant_C: 2 });
+  const cold = stageTimes({ material: classRow("epoxy-putty"), thickness_mm: 4, at: iso(NOW), rh_pct: 50 }, { constant_C: 2 });
   const hard = cold.find(({ stage }) => stage === "hard");
   expect([hard?.at, hard?.reason]).toEqual([undefined, expect.stringContaining("10 °C")]);
+});
+
+describe("what the air does besides its warmth", () => {
+  const stage = (name: Parameters<typeof classRow>[0], which: string, temp_C: number, rh_pct: number) => {
+    const at = stageTimes({ material: classRow(name), thickness_mm: 0.1, at: iso(NOW), rh_pct }, { constant_C: temp_C }).find(
+      (each) => each.stage === which,
+    )?.at;
+    return ((at ?? Number.NaN) - NOW) / 60_000;
+  };
+
+  test("water leaves slower in damp air, and a clock says so as the plan does", () => {
+    expect(humidityFactor(classRow("pva"), 75)).toBe(2);
+    expect(stage("pva", "handle", 20, 75)).toBeCloseTo(2 * stage("pva", "handle", 20, 50), 6);
+    expect(stage("epoxy-slow", "handle", 20, 75)).toBeCloseTo(stage("epoxy-slow", "handle", 20, 50), 6);
+  });
+
+  test("what sets with damp sets faster in it", () => {
+    expect(stage("polyurethane", "handle", 20, 80)).toBeLessThan(stage("polyurethane", "handle", 20, 50));
+    expect(humidityFactor(classRow("polyurethane"), 5)).toBe(humidityFactor(classRow("polyurethane"), 20));
+  });
+
+  test("hot hide glue gels sooner in the cold and stays open longer in a warm room, though it dries the other way", () => {
+    expect(stage("hide-glue", "working", 12, 50)).toBeLessThan(stage("hide-glue", "working", 20, 50) * 0.6);
+    expect(stage("hide-glue", "working", 28, 50)).toBeGreaterThan(stage("hide-glue", "working", 20, 50) * 1.5);
+    expect(stage("hide-glue", "handle", 12, 50)).toBeGreaterThan(stage("hide-glue", "handle", 20, 50));
+  });
 });

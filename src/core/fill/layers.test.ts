@@ -21,7 +21,7 @@ test("a slip of the decimal point is refused", () => {
 test("layers are no thicker than allowed, as few as such, and their cured sum reaches the height", () => {
   const numbers = {
     depth: fc.double({ min: 0.1, max: 200, noNaN: true }),
-    max: fc.double({ min: 0.5, max: 60, noNaN: true }),
+    max: fc.double({ min: 0.6, max: 60, noNaN: true }),
     shrink: fc.double({ min: 0, max: 60, noNaN: true }),
     proud: fc.double({ min: 0, max: 3, noNaN: true }),
   };

@@ -7,6 +7,7 @@ const TRADE = "trade practice; grains by ISO 6344";
 /** Where sanding ends, by what comes next. */
 export const LADDER_ENDS: Readonly<Record<Finish, { readonly to: Grade; readonly because: string; readonly source: string }>> = {
   none: { to: P(240), because: "bare surface: finer shows less, but closes the pores", source: TRADE },
+  bare: { to: P(240), because: "no finer before colour: it closes the pores", source: TRADE },
   glaze: { to: P(1200), because: "a gloss coat shows every scratch coarser than this", source: TRADE },
   paint: { to: P(320), because: "primer and paint cover what is finer", source: TRADE },
   shellac: { to: P(400), because: "polish builds on a surface this fine", source: TRADE },

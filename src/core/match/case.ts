@@ -48,10 +48,25 @@ export function factsOf(input: MatchInput, shelf?: Shelf): Facts {
   const { substrate, finish, earlier_glue, ...rest } = input;
   return {
     ...rest,
+    damage: closed(rest.damage),
+    ...minutesAJoin(rest),
     on: substrateRow(substrate),
     finish: finishRow(finish ?? "none"),
     ...(earlier_glue === undefined ? {} : { earlier: earlierGlueRow(earlier_glue) }),
     ...(shelf === undefined ? {} : { shelf }),
     ...(shelf?.need_cm3 === undefined ? {} : { need_cm3: shelf.need_cm3 }),
   };
+}
+
+/** Faces that meet when they are pressed are a closed joint, however wide they gape before; width of its film, mm. */
+const CLOSED_MM = 0.1;
+
+function closed(damage: MatchInput["damage"]): MatchInput["damage"] {
+  return damage.closes === true && damage.gap_mm !== undefined ? { ...damage, gap_mm: Math.min(damage.gap_mm, CLOSED_MM) } : damage;
+}
+
+/** Shards are joined one after the other: each join has its share of the assembly. */
+function minutesAJoin({ damage, working_min }: Pick<MatchInput, "damage" | "working_min">): Pick<MatchInput, "working_min"> {
+  if (working_min === undefined || damage.kind !== "shards" || damage.shards === undefined) return {};
+  return { working_min: working_min / Math.max(1, damage.shards - 1) };
 }

@@ -1,6 +1,6 @@
 import type { MaterialClass, Role } from "../catalogue";
 import type { Facts } from "./case";
-import type { Judgement, Reason } from "./judge";
+import { byFitness, type Judgement, type Reason } from "./judge";
 import { type Link, PAIR_RULES } from "./pairs.data";
 import { keyRole } from "./roles";
 import type { Rule } from "./rules";
@@ -31,17 +31,18 @@ export function bestChains(facts: Facts, byRole: ReadonlyMap<Role, readonly Judg
     const fixed = candidates.map((list, i) => (roles[i] === key ? [chosen] : list));
     return bestOf(between, fixed, key) ?? [];
   });
-  return chains.sort((a, b) => b.score - a.score);
+  const keyLink = ({ links }: Chain) => links.find(({ role }) => role === key) as Judgement;
+  return chains.sort((a, b) => b.score - a.score || byFitness(keyLink(a), keyLink(b)));
 }
 
-/** The best candidate of each class, best first; ties keep their order. */
+/** The best candidate of each class, best first. */
 function bestOfClass(judged: readonly Judgement[]): Judgement[] {
   const best = new Map<MaterialClass["class"], Judgement>();
   for (const each of judged) {
     const known = best.get(each.row.class);
     if (each.verdict !== "refused" && (known === undefined || isBetter(each, known))) best.set(each.row.class, each);
   }
-  return [...best.values()].sort((a, b) => b.score - a.score);
+  return [...best.values()].sort(byFitness);
 }
 
 /** Equal jars are told apart by their id, so that the order in which they come changes nothing. */

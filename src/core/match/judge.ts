@@ -77,6 +77,26 @@ export function judge(asked: Case): Judgement {
   return { row, role, ...(product ? { product } : {}), verdict: verdictOf(fired), score: scoreOf(asked, fired), fired, asked };
 }
 
+/** What each word weighs where scores are equal. */
+const FITNESS: Readonly<Record<Effect, number>> = { refuse: -4, against: -2, if: -1.5, fair: -1, note: 0, for: 1 };
+const STRENGTH = { light: 0, medium: 0.5, strong: 1 } as const;
+
+/** How well it fits beyond its score: what speaks for and against, how firmly it holds and how strong it is. */
+function fitness({ fired, row, asked }: Judgement): number {
+  const words = fired.reduce((sum, { effect }) => sum + FITNESS[effect], 0);
+  return words + (row.bonds[asked.on.family] === "firm" ? 1 : 0) + STRENGTH[row.strength] * (asked.stance === "service" ? 1 : 0.5);
+}
+
+/** Best first: by score, then by fitness, then by name, never by the order of rows. */
+export function byFitness(a: Judgement, b: Judgement): number {
+  return (
+    b.score - a.score ||
+    fitness(b) - fitness(a) ||
+    a.row.class.localeCompare(b.row.class, "en") ||
+    (a.product?.id ?? "").localeCompare(b.product?.id ?? "", "en")
+  );
+}
+
 function verdictOf(fired: readonly Rule[]): Verdict {
   if (fired.some(({ effect }) => effect === "refuse")) return "refused";
   return fired.some(({ effect }) => effect === "if") ? "fits-if" : "fits";

@@ -2,8 +2,9 @@ import type { ClassName, Role } from "../catalogue";
 import type { Warning } from "../units/schema";
 import { type Facts, factsOf, type Shelf } from "./case";
 import { bestChains, type Chain, clashesWith, refuseUnchained } from "./chains";
-import { type Judgement, judgeRole, type Reason, reasonsOf } from "./judge";
+import { byFitness, type Judgement, judgeRole, type Reason, reasonsOf } from "./judge";
 import type { MatchInput, MatchResult } from "./match.schema";
+import { openersOf } from "./openers";
 import { rolesFor } from "./roles";
 
 /** Said where nothing in the catalogue will do. */
@@ -64,7 +65,7 @@ export function factsAt(facts: Facts, { damage, working_min, hidden }: PlaceFact
 
 /**
  * Ranked chains of materials for a damage, best first, and what was refused with the reason and what to use instead.
- * Deterministic: ties keep the order of the catalogue.
+ * Deterministic: ties are broken by fitness, then by name.
  */
 export function match(input: MatchInput): MatchResult {
   const found = matching(input);
@@ -119,14 +120,23 @@ function refusedOf({ byRole, chains }: Matching): MatchResult["refused"] {
 export function insteadOf(role: Role, byRole: Matching["byRole"], chains: readonly Chain[]): ClassName | typeof REFER {
   const inChain = chains[0]?.links.find((link) => link.role === role);
   const able = (byRole.get(role) ?? []).filter(({ verdict }) => verdict !== "refused");
-  const best = inChain ?? [...able].sort((a, b) => b.score - a.score)[0];
+  const best = inChain ?? [...able].sort(byFitness)[0];
   return best?.row.class ?? REFER;
 }
 
-function warningsOf({ stock_only, damage }: MatchInput, { roles, chains }: Matching): Warning[] {
+function warningsOf(input: MatchInput, found: Matching): Warning[] {
+  const { stock_only, damage } = input;
+  const { roles, chains } = found;
   const warnings: Warning[] = [];
   if (stock_only) warnings.push({ code: "no-stock", message: "No stock is known here: all classes were considered." });
   if (roles.length === 0) warnings.push({ code: "no-role", message: `A ${damage.kind} of this measure needs no material.` });
-  else if (chains.length === 0) warnings.push({ code: "refer", message: "No chain of materials here does this: refer to a specialist." });
+  else if (chains.length === 0) {
+    const openers = openersOf(input, found);
+    const refer = {
+      code: "refer",
+      message: "No chain of materials here does this, and no single change opens one: refer to a specialist.",
+    };
+    warnings.push(...(openers.length > 0 ? openers : [refer]));
+  }
   return warnings;
 }

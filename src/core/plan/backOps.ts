@@ -1,12 +1,12 @@
 import { braceKindOf } from "../join/kinds.data";
 import { layup } from "../join/layup";
 import { counted, inSentence, plain } from "../units";
-import { after, type Context, first, linkAt, type PlanLink, squeezeOut, type WorkPlace, weigh } from "./context";
+import { after, type Context, first, linkAt, type PlanLink, placesWith, squeezeOut, type WorkPlace, weigh } from "./context";
 import { grams } from "./doses";
 import type { Drafts, Need } from "./draft";
 import { LAID_WET } from "./links";
 
-/** A tear is laid in sections so long, mm: middle of 15 to 25; Kite and Thomson 2006, ch. 11. */
+/** A tear is laid in sections so long, mm: middle of 15 to 25; Kite and Thomson 2006. */
 const SECTION_MM = 20;
 const base = (c: Context, places: readonly WorkPlace[]) => ({ damage: c.f.id, places, of: "damage" as const, station: "join" as const });
 
@@ -21,6 +21,7 @@ export function backIt(c: Context, place: WorkPlace, out: Drafts): void {
   }
   patch(c, place, link, glue, out);
   sections(c, place, glue, out);
+  plug(c, glue, out);
 }
 
 const infoOf = (link: PlanLink) => ({ link: link.id, role: "brace" as const, class: link.class, material: link.material });
@@ -63,6 +64,30 @@ function consolidated(c: Context): Need {
   const link = c.links.find(({ role }) => role === "consolidant");
   const words = "the consolidant has dried through";
   return link ? after("consolidate", link.material, ["hard", "full", "handle"], 0.1, c.air, words) : first("consolidate", words);
+}
+
+/** A plug of leather lies on the glue of the patch, its skived edge glued too. */
+function plug(c: Context, glue: PlanLink, out: Drafts): void {
+  for (const at of placesWith(c, "filler")) {
+    const link = linkAt(c, at, "filler");
+    if (link?.class !== "leather-plug") continue;
+    out.add({
+      ...base(c, [at]),
+      link: link.id,
+      role: "filler",
+      class: link.class,
+      material: link.material,
+      ...(at.depth_mm ? { thickness_mm: at.depth_mm } : {}),
+      name: "lay-plug",
+      kind: "place",
+      text: `Brush the skived edge with ${inSentence(glue.material.name)} and lay the plug on the patch, grain as marked`,
+      why: "Edge on edge, without stretch: what is stretched in shrinks back and shows a ring.",
+      done_when: "no step under a fingertip, the grain runs on",
+      hands_min: [4, 10],
+      cautions: [...glue.material.hazards],
+      needs: [first("back", "the patch is in"), first("skive", "it is cut"), first("bond-1", "the edges are down")],
+    });
+  }
 }
 
 function patch(c: Context, place: WorkPlace, link: PlanLink, glue: PlanLink, out: Drafts): void {
@@ -141,7 +166,7 @@ function sections(c: Context, place: WorkPlace, glue: PlanLink, out: Drafts): vo
     done_when: "the tear lies shut under the board",
     hands_min: [2, 5],
     cautions: ["clamp-force"],
-    needs: [first(`bond-${count}`, "all edges are down")],
+    needs: [first(`bond-${count}`, "all edges are down"), first("lay-plug", "the plug lies in its place")],
   });
   out.add({
     ...base(c, [place]),

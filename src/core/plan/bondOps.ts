@@ -7,6 +7,7 @@ import {
   type Context,
   first,
   linkAt,
+  mixCautions,
   type PlanLink,
   placesWith,
   squeezeOut,
@@ -157,6 +158,7 @@ function mixOp(bond: Bond, i: number, out: Drafts): void {
   const { material } = link;
   const words = (all: Weighed) =>
     `Mix ${grams(all.mass_g)} of ${name}${sittingOf(bond, i)}: ${doseWords(material, all, c.tools.scale_step_g).words}`;
+  const weighed = weigh(material, need / sittings, squeezeOut(film), "spread", c.air);
   const gap = place.gap_mm ? `gap ${plain(place.gap_mm[0], 2)} to ${plain(place.gap_mm[1], 2)} mm, ` : "";
   out.add({
     ...base(c, [place]),
@@ -164,13 +166,13 @@ function mixOp(bond: Bond, i: number, out: Drafts): void {
     ...shareOf(bond),
     name: `mix-${i}`,
     kind: "mix",
-    text: words(weigh(material, need / sittings, squeezeOut(film), "spread", c.air)),
+    text: words(weighed),
     need_cm3: need / sittings,
     together: (cm3) => told(weigh(material, cm3, squeezeOut(film), "spread", c.air), words),
     why: `${plain((place.area_mm2 ?? 0) / 100)} cm² a face, ${gap}${plain(film, 2)} mm of glue between${braced > 0 ? ", what the brace takes" : ""}, ${squeezeOut(film)} % for squeeze-out.`,
     done_when: material.mix.cue.charAt(0).toLowerCase() + material.mix.cue.slice(1).replace(/\.$/, ""),
     hands_min: [3, 6],
-    cautions: [...material.hazards],
+    cautions: mixCautions(material, weighed),
     needs: beforeOf(bond, i),
     starts: "mixed",
     ...(place.kind === "faces" ? { shared: `join/${link.class}/${i}` } : {}),

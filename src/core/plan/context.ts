@@ -77,6 +77,15 @@ export interface Weighed {
   readonly smallest_g: number;
 }
 
+/** Above this a cup of reacting resin warms itself markedly; trade practice, g. */
+const WARM_CUP_G = 50;
+
+/** What to mind while mixing: the material's own hazards, and the heat of a big cup of reacting resin. */
+export function mixCautions(material: MaterialClass, { mass_g, batches }: Pick<Weighed, "mass_g" | "batches">): string[] {
+  const warms = material.cure.by === "reaction" && ["none", "monomer"].includes(material.carrier) && mass_g / batches > WARM_CUP_G;
+  return [...material.hazards, ...(warms ? ["cup-heat"] : [])];
+}
+
 /** A need weighed by the recipe, and split so that each batch is used up while workable and no cup runs hot. */
 export function weigh(material: MaterialClass, need_cm3: number, extra_pct: number, apply: Apply, air: Air): Weighed {
   const volume_cm3 = need_cm3 * (1 + extra_pct / 100);

@@ -65,6 +65,14 @@ const handling = ({ load, touched }: Service): number => (load ? HANDLING_N.load
 /** Joints that are reckoned as a beam. */
 const BEAMS: readonly string[] = ["break-along", "break-across"];
 
+/** Old paint, gesso and bole under gilding, glazes of porous ware, and soft metal itself: all are asked for lead before anything abrades. */
+function mayHoldLead(finish: Finish, on: { readonly family: string; readonly porous: boolean; readonly substrate: string }): boolean {
+  if (on.substrate === "soft-metal") return true;
+  if (finish === "paint") return on.family !== "polymer" && on.family !== "skin";
+  if (finish === "gilding") return on.family === "wood" || on.family === "mineral" || on.family === "paper";
+  return finish === "glaze" && on.porous;
+}
+
 /** What a damage asks of a brace, with the load that its use brings. */
 export function braceAsked(damage: Damage, substrate: Substrate, service: Service): BraceInput | undefined {
   const question = braceQuestion(damage, substrate);
@@ -308,7 +316,7 @@ function opFacts(
     acoustic: service.acoustic === true,
     flex: service.flex === true,
     food: service.food === true,
-    lead: (finish === "paint" && on.family !== "polymer" && on.family !== "skin") || limits?.lead === true,
+    lead: mayHoldLead(finish, on) || limits?.lead === true,
     temp_C,
     open_behind: places.some(({ open_behind }) => open_behind === true),
     fills: places.filter((place) => place.kind === "void" || place.kind === "film").map(({ name }) => name),

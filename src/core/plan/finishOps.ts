@@ -1,8 +1,9 @@
 import type { MaterialClass } from "../catalogue";
+import { humidityFactor } from "../cure/pace";
 import { plain } from "../units";
 import { after, type Context, first, type WorkPlace, wait } from "./context";
 import type { Drafts, Need } from "./draft";
-import { humidityFactor, lagOf } from "./lag";
+import { lagOf } from "./lag";
 import type { LayerLink, PlaceLayers } from "./layers";
 
 const base = (c: Context, places: readonly WorkPlace[]) => ({ damage: c.f.id, places, of: "damage" as const, station: "fill" as const });

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { CLASS_ROWS, classRow, middle } from "../catalogue";
-import { humidityFactor, lagOf } from "./lag";
+import { humidityFactor } from "../cure/pace";
+import { lagOf } from "./lag";
 
 const AIR = { temp_C: 20, rh_pct: 50 };
 

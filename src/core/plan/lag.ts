@@ -1,7 +1,7 @@
 import type { MaterialClass, Range, Stage } from "../catalogue";
 import { middle } from "../catalogue";
 import { cure } from "../cure/cure";
-import { thicknessFactor } from "../cure/running";
+import { paceOf } from "../cure/pace";
 
 /** The air that a plan is reckoned in. */
 export interface Air {
@@ -21,15 +21,6 @@ export interface Lag {
 
 /** What is not reached within this many minutes is never: as `cure` says. */
 const NEVER_MIN = 60 * 24 * 60;
-/** Water leaves by the dryness of the air: as fast as published at 50 % RH, slower by what is missing to 100 (Dalton; typical data sheets). */
-const REFERENCE_RH = 50;
-const WETTEST_RH = 95;
-
-/** How much longer a water-borne material dries in this air than at 50 % RH; 1 for everything else. */
-export function humidityFactor({ carrier, cure: { by } }: Pick<MaterialClass, "carrier" | "cure">, rh_pct: number): number {
-  return by === "drying" && carrier === "water" ? (100 - REFERENCE_RH) / (100 - Math.min(WETTEST_RH, rh_pct)) : 1;
-}
-
 /** The first of `stages` that a material has, in a layer so thick, in this air; undefined where it has none of them. */
 export function lagOf(
   material: MaterialClass,
@@ -37,11 +28,11 @@ export function lagOf(
   thickness_mm: number,
   { temp_C, rh_pct }: Air,
 ): (Lag & { readonly stage: Stage }) | undefined {
-  const { reference_C, ea_kJ_mol, min_C } = material.cure;
+  const { reference_C, min_C } = material.cure;
   const stage = stages.find((each) => material.cure.stages.some((row) => row.stage === each));
   const row = material.cure.stages.find((each) => each.stage === stage);
   if (!stage || !row) return undefined;
-  const factor = stage === "working" ? 1 : thicknessFactor(material, thickness_mm) * humidityFactor(material, rh_pct);
+  const { factor, ea_kJ_mol } = paceOf(material, stage, thickness_mm, rh_pct);
   const ends = [middle(row.minutes), row.minutes[0], row.minutes[1]].map((minutes, i) => ({ name: String(i), minutes: minutes * factor }));
   const found = cure({
     stages: ends,

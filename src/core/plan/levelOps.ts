@@ -175,7 +175,14 @@ const DUST: Readonly<Record<string, string>> = {
 function dust(c: Context, film: boolean): string[] {
   const { filler } = c.f.chain;
   const beside = c.f.on.substrate === "stone" ? "silica" : (DUST[c.f.on.family] ?? "dust-resin");
-  return [...new Set([...fillDust(filler), ...(film ? [] : [beside]), ...(c.f.finish.finish === "paint" ? ["old-paint"] : [])])];
+  return [
+    ...new Set([
+      ...fillDust(filler),
+      ...(film ? [] : [beside]),
+      ...(c.f.finish.finish === "paint" ? ["old-paint"] : []),
+      ...(c.f.on.substrate === "celluloid" ? ["celluloid"] : []),
+    ]),
+  ];
 }
 
 function fillDust(filler: Context["f"]["chain"]["filler"]): string[] {

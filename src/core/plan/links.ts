@@ -12,7 +12,7 @@ import {
 } from "../catalogue";
 import { type Facts, factsOf, type Shelf } from "../match/case";
 import { bestChains, type Chain, clashesWith } from "../match/chains";
-import { type Judgement, judge, type Reason, reasonsOf, type Verdict } from "../match/judge";
+import { byFitness, type Judgement, judge, type Reason, reasonsOf, type Verdict } from "../match/judge";
 import { type AtPlaces, factsAt, judgeAt, type Matching, matching, type PlaceFacts } from "../match/match";
 import type { MatchInput } from "../match/match.schema";
 import type { Place } from "../survey/place";
@@ -68,7 +68,7 @@ export function atPlaces(places: readonly WorkPlace[], input: Pick<MatchInput, "
 }
 
 /** Sheets and plugs are laid with glue: only a way that says so takes them. */
-const LAID_WITH_GLUE: readonly ClassName[] = ["veneer-sheet", "wood-inlay"];
+const LAID_WITH_GLUE: readonly ClassName[] = ["veneer-sheet", "wood-inlay", "leather-plug"];
 export const isLaidWithGlue = (name: ClassName | undefined): boolean => name !== undefined && LAID_WITH_GLUE.includes(name);
 const PASTES: readonly ClassName[] = CLASS_ROWS.filter((row) => row.roles.includes("filler") && !isLaidWithGlue(row.class)).map(
   (row) => row.class,
@@ -109,7 +109,7 @@ export function matchingAt(input: MatchInput, places: readonly WorkPlace[], shel
 /** What fits a role at the places of one damage, best first. */
 export function candidatesAt(input: MatchInput, places: readonly WorkPlace[], role: Role): Judgement[] {
   const judged = judgeAt(factsOf(input), role, atPlaces(places, input).at[role]);
-  return judged.filter(({ verdict }) => verdict !== "refused").sort((a, b) => b.score - a.score);
+  return judged.filter(({ verdict }) => verdict !== "refused").sort(byFitness);
 }
 
 /** The best chain with what was chosen by hand held fast; a link a place and role. */
@@ -142,7 +142,7 @@ function withoutIdleGlue(places: readonly WorkPlace[], links: readonly PlanLink[
 }
 
 const best = (judged: readonly Judgement[]): Judgement =>
-  [...judged].filter(({ verdict }) => verdict !== "refused").sort((a, b) => b.score - a.score)[0] as Judgement;
+  [...judged].filter(({ verdict }) => verdict !== "refused").sort(byFitness)[0] as Judgement;
 
 /** Candidates of a role; where one was chosen by hand it stands alone, refused or not. */
 function candidates(facts: Facts, role: Role, at: PlaceFacts | undefined, choices: readonly Choice[]): Judgement[] {
@@ -212,7 +212,7 @@ function linkOf(
 
 /** Of what is refused, the candidate that would score best, and why. */
 function nearest(judged: readonly Judgement[]): string {
-  const [first] = [...judged].sort((a, b) => b.score - a.score);
+  const [first] = [...judged].sort(byFitness);
   const why = first && reasonsOf(first).find(({ effect }) => effect === "refuse");
   return first && why
     ? `Nearest comes ${first.row.name}: ${why.text}${why.or ? ` ${why.or}` : ""}`

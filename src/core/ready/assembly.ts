@@ -46,7 +46,7 @@ export function joinsASitting(open_min: number): number {
  *
  * A join of two groups is free when they meet along one run of shards, or, for two groups of two or more shards that both reach
  * the rim, along at most two seams: halves that close like a book. A single shard that has to go in between two runs, or into a closed ring, is
- * what practitioners call locked out (Buys and Oakley 1993, ch. 8: assemble from one side, keep the last gap open).
+ * what practitioners call locked out (Buys and Oakley 1993: assemble from one side, keep the last gap open).
  * @throws {RangeError} on more than 60 shards, or a shard that is not there
  */
 export function assemblyOrder(map: ShardMap, joins_a_sitting: number): Assembly {

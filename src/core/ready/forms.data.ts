@@ -35,7 +35,7 @@ export const FORMS = [
     when: ({ damage, twin }) => BUILT.includes(damage) && twin === true,
     against: ({ finish }) => (finish.film || finish.finish === "gilding" ? `It can pull the ${finish.label.toLowerCase()} off the twin: try a hidden spot and part it well.` : undefined),
     material_factor: 3,
-    source: "Buys and Oakley 1993, ch. 9 (moulding)",
+    source: "Buys and Oakley 1993 (moulding)",
   },
   {
     form: "dam",

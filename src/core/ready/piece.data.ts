@@ -1,6 +1,6 @@
 import type { OpRow } from "../catalogue";
 import { plain } from "../units";
-import { CLEAN, CLEAN_CAUTION, chained, filled, heatWords, isFilm, joined, lower, removal, sheet, solventNear, swelling } from "./readyFacts";
+import { CLEAN, CLEAN_CAUTION, chained, filled, heatWords, isFilm, joined, LEADED, lower, removal, sheet, solventNear, swelling } from "./readyFacts";
 
 /** Looking, taking apart, cleaning: what is done to the piece before its places are made. */
 export const PIECE_OPS: readonly OpRow[] = [
@@ -23,7 +23,7 @@ export const PIECE_OPS: readonly OpRow[] = [
     kind: "test",
     station: "ready",
     of: "piece",
-    text: "Test the old paint for lead",
+    text: ({ on, finish }) => `Test ${LEADED[finish.finish] ?? (on.substrate === "soft-metal" ? "the metal" : "the old paint")} for lead`,
     why: "Whatever abrades it makes dust; when the test says lead, wet methods only, or refer.",
     done_when: "the swab stays clean, or the piece is referred",
     hands_min: [5, 10],
@@ -123,7 +123,7 @@ export const PIECE_OPS: readonly OpRow[] = [
     meanwhile: "what softened it leaves",
     needs: ["test-old-glue", "open-joint", "take-apart", "slack"],
     meets: ["bond-old-glue"],
-    cautions: (f) => (f.earlier?.carrier === "heat" && !heatWords(f).cold ? ["hot", "blade"] : f.earlier?.carrier === "water" || heatWords(f).cold ? ["blade"] : ["vapour", "blade"]),
+    cautions: (f) => (f.earlier?.carrier === "heat" && !heatWords(f).cold ? [...(f.finish.finish === "foil" ? ["hot-pvc"] : []), "hot", "blade"] : f.earlier?.carrier === "water" || heatWords(f).cold ? ["blade"] : ["vapour", "blade"]),
     when: ({ earlier }) => earlier !== undefined,
   },
   {
@@ -195,7 +195,7 @@ export const PIECE_OPS: readonly OpRow[] = [
     hands_min: [5, 15],
     wait_min: [5, 30],
     meanwhile: "it dries",
-    cautions: ({ on, kinds }) => (kinds.has("film") ? [] : CLEAN_CAUTION[on.family]),
+    cautions: ({ on, kinds, found }) => [...(kinds.has("film") ? [] : CLEAN_CAUTION[on.family]), ...(on.substrate === "celluloid" ? ["celluloid"] : []), ...(found.damp === true ? ["mould"] : [])],
     needs: ["photograph", "lead-test", "dry-out", "stop-cause", "lay-edges", "remove-old", "old-glue-out", "degrease", "take-apart", "slack", "fall-back"],
     when: () => true,
   },

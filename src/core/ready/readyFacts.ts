@@ -17,13 +17,16 @@ export const CLEAN_CAUTION: Readonly<Record<Family, readonly string[]>> = {
   ceramic: ["vapour"],
   polymer: ["vapour"],
   metal: ["vapour", "dust-metal"],
-  skin: ["vapour"],
-  bone: ["vapour"],
+  skin: ["vapour", "residues"],
+  bone: ["vapour", "residues"],
   mineral: ["dust-mineral"],
   wood: ["dust-wood"],
   board: ["dust-wood"],
-  paper: ["dust-mineral"],
+  paper: ["dust-mineral", "residues"],
 };
+
+/** What may hold lead under another name than paint. */
+export const LEADED: Readonly<Record<string, string>> = { gilding: "gesso and bole", glaze: "the glaze" };
 
 export const joined = ({ chain }: OpFacts) => chain.adhesive !== undefined;
 export const filled = ({ chain, kinds }: OpFacts) => chain.filler !== undefined && (kinds.has("void") || kinds.has("film"));

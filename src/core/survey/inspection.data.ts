@@ -21,6 +21,8 @@ export interface CheckRow {
 const JOINTS: readonly DamageKind[] = ["shards", "break-along", "break-across", "crack", "tear", "veneer-lifted"];
 const BUILT: readonly DamageKind[] = ["chip", "corner", "tip", "break-across"];
 const RINGS: readonly Family[] = ["ceramic", "mineral", "wood", "board"];
+/** Fired dense, it rings like a bell unless it is cracked. */
+const dense = (on: SubstrateRow) => on.family === "ceramic" && !on.porous;
 const POWDERS: readonly Family[] = ["mineral", "paper", "bone"];
 
 export const CHECKS = [
@@ -42,7 +44,17 @@ export const CHECKS = [
       { finding: "rings", word: "rings" },
       { finding: "dull", word: "dull", flag: "hollow", tells: "It is hollow beside the loss: consolidate before anything pulls on it." },
     ],
-    when: (on) => RINGS.includes(on.family),
+    when: (on) => RINGS.includes(on.family) && !dense(on),
+  },
+  {
+    check: "ring",
+    label: "Ring",
+    how: "Hung from a finger or on felt, tapped with a knuckle.",
+    findings: [
+      { finding: "rings", word: "rings" },
+      { finding: "dull", word: "dull", tells: "Dense ware that does not ring has a crack you do not see: look with a lamp from behind before anything is glued." },
+    ],
+    when: (on) => dense(on),
   },
   {
     check: "flex",

@@ -56,7 +56,7 @@ function looseFoil(made: readonly TakenPlace[], { on }: WayFacts): TakenPlace[] 
 /** Finishes that are levelled with a surfacer, and those that get a coat. */
 const SURFACED = ["paint", "gilding"];
 /** Clear films: what is under them shows, so they are toned, never painted over. */
-const TONED: Partial<Readonly<Record<Role, readonly ClassName[]>>> = { colour: ["toner-lacquer", "spirit-stain"] };
+const TONED: Partial<Readonly<Record<Role, readonly ClassName[]>>> = { colour: ["toner-lacquer", "shellac-toner", "spirit-stain"] };
 const CLEAR_FILMS = ["shellac", "lacquer", "polyester-film"];
 const TOPPED = ["glaze", "foil", "shellac", "lacquer", "polyester-film", "oil", "wax", "gilding", "dye"];
 /** A fade reaches past a loss: over this many times its opening. Trade practice. */

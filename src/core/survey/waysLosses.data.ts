@@ -75,6 +75,21 @@ export const LOSS_WAYS = {
     },
     { ...FILL, places: (d) => [hollow({ name: "loss", label: "The hole", solids: [{ shape: "cylinder", diameter: d.diameter_mm, depth: d.depth_mm }], depth_mm: d.depth_mm, opening_mm2: (Math.PI / 4) * d.diameter_mm ** 2, opening_mm: d.diameter_mm, open_behind: d.through })] },
     {
+      way: "plug",
+      label: "Let in a plug of leather",
+      how: "A patch behind, the hole cut to a clean edge, a plug of the same grain skived and glued in.",
+      lost: "a hair of the old edge",
+      risk: "A plug that is thicker than its edge prints through.",
+      hands_min: [25, 45],
+      wait_min: 0,
+      fits: (d, f) => f.on.substrate === "leather" && d.through && d.diameter_mm >= 5,
+      not_first: () => "sound grain would be cut away",
+      places: (d) => [
+        patch("patch", "Patch behind the hole", d.diameter_mm, d.diameter_mm),
+        hollow({ name: "loss", label: "The hole", solids: [{ shape: "cylinder", diameter: d.diameter_mm, depth: d.depth_mm }], depth_mm: d.depth_mm, opening_mm2: (Math.PI / 4) * d.diameter_mm ** 2, opening_mm: d.diameter_mm, only: { filler: ["leather-plug"] } }),
+      ],
+    },
+    {
       way: "insert",
       label: "Let in a plug",
       how: "Bore it clean, glue in a plug with its grain as the wood around it, plane it flush.",

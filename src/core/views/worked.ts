@@ -186,7 +186,7 @@ function clocksOf(marks: ReadonlyMap<string, Mark>, soft: Treatment["soft"], cli
     if (body.kind !== "done" || !body.start) continue;
     const material = materialTaken(body.start);
     const start = Date.parse(at);
-    const stages = stageTimes({ material, thickness_mm: body.start.thickness_mm, at }, climate);
+    const stages = stageTimes({ material, thickness_mm: body.start.thickness_mm, at, rh_pct: body.start.climate.rh_pct }, climate);
     const looks = soft.filter((entry) => entry.body.op === op).map((entry) => Date.parse(entry.at));
     clocks.set(op, { op, start, material: material.name, stages: looks.reduce((slower, look) => slowed(slower, start, look), stages) });
   }

@@ -11,6 +11,7 @@ import { Sign } from "../signs/Sign";
 import { Aids } from "./Aids";
 import { ChainStrip, PlanButton, whyNotPlanned } from "./MatchChain";
 import { MatchMatrix } from "./MatchMatrix";
+import { Openers } from "./Openers";
 import {
   askedPlaces,
   candidates,
@@ -125,6 +126,7 @@ export function MatchStation({ treatment, damage, places, way, because, input, s
           The survey was changed after you chose: look again, then choose once more.
         </Sign>
       )}
+      <Openers input={{ ...question, stance }} found={found} />
       <WhatIf surveyed={input} asked={asked} changed={whatIf !== undefined} ask={setWhatIf} />
       <MatchMatrix
         role={role}

@@ -45,7 +45,11 @@ export function Refused({
                 {use} {or.join(" ")}
               </b>
               {doubts.length > 0 && <span className="dim"> Not certain: {doubts.join(", ")}.</span>}
-              <TakeAnyway name={judgement.row.name} take={(because) => take(keyOf(judgement), because)} />
+              {judgement.fired.some(({ hazard }) => hazard) ? (
+                <span className="dim"> It guards people: no reason lifts it.</span>
+              ) : (
+                <TakeAnyway name={judgement.row.name} take={(because) => take(keyOf(judgement), because)} />
+              )}
             </span>
           </div>
         );

@@ -1,5 +1,5 @@
 import { type ClassName, classRow, type Role, STANCE_LABELS, type Stance } from "@/core/catalogue";
-import { type Judgement, type Reason, reasonsOf } from "@/core/match/judge";
+import { byFitness, type Judgement, type Reason, reasonsOf } from "@/core/match/judge";
 import type { AtPlaces, Matching } from "@/core/match/match";
 import type { ChainLink, MatchInput } from "@/core/match/match.schema";
 import { keyRole } from "@/core/match/roles";
@@ -47,9 +47,7 @@ export function candidates({ byRole, chains }: Matching, role: Role, picked?: st
     const found = chains.findIndex(({ links }) => links.some((link) => link.role === role && link.row.class === judgement.row.class));
     return found < 0 ? chains.length : found;
   };
-  const listed = able
-    .filter(({ product, row }) => product || !here.has(row.class) || row.class === picked)
-    .sort((a, b) => b.score - a.score);
+  const listed = able.filter(({ product, row }) => product || !here.has(row.class) || row.class === picked).sort(byFitness);
   return keyRole([...byRole.keys()]) === role ? listed.sort((a, b) => place(a) - place(b)) : listed;
 }
 

@@ -29,7 +29,7 @@ export const FINISH_RULES: readonly Rule[] = [
     when: (c) => c.row.carrier !== "heat" && c.finish.harmed_by.includes(c.row.carrier) && !is(c, "wax-polish") && !(c.role === "adhesive" && c.damage.kind === "tear") && !ownKind(c),
     word: "Mask it",
     says: (c) => `Fits if the ${c.finish.label.toLowerCase()} is masked or the material stays inside the loss: its ${c.row.carrier} lifts it.`,
-    source: `${HORIE}, app. 2`,
+    source: HORIE,
   },
   { id: "finish-heat", looks_at: "finish", effect: "if", when: (c) => c.row.carrier === "heat" && c.finish.harmed_by.includes("heat"), word: "Shield it", says: (c) => `Fits if the ${c.finish.label.toLowerCase()} is shielded: the hot knife softens it.`, source: TRADE },
   { id: "substrate-heat", looks_at: "finish", effect: "refuse", when: (c) => c.row.carrier === "heat" && c.on.max_C < 60, word: "Scorches", says: (c) => `The heat it needs harms ${on(c)}.`, source: SHEETS },
@@ -65,7 +65,7 @@ export const FINISH_RULES: readonly Rule[] = [
     word: "Melts foil",
     says: "Its solvent swells and wrinkles vinyl foil for good.",
     or: "Or take what is thinned with alcohol or needs no solvent.",
-    source: `${HORIE}, app. 2`,
+    source: HORIE,
   },
   {
     id: "film-own-kind",
@@ -107,7 +107,7 @@ export const FINISH_RULES: readonly Rule[] = [
     when: (c) => c.finish_survives === true && c.finish.harmed_by.includes(c.row.carrier) && c.row.carrier !== "heat",
     word: "Spot test",
     says: (c) => `Fits if a hidden spot of the ${finish(c)} stood it for an hour: it must survive.`,
-    source: `${HORIE}, app. 2`,
+    source: HORIE,
   },
   {
     id: "survives-fill",
@@ -117,7 +117,7 @@ export const FINISH_RULES: readonly Rule[] = [
     when: (c) => c.finish_survives === true && c.finish.harmed_by.includes(c.row.carrier),
     word: "Risks finish",
     says: (c) => `The ${finish(c)} beside it must survive, and one smear of this harms it.`,
-    source: `${HORIE}, app. 2`,
+    source: HORIE,
   },
   { id: "layered-unknown", looks_at: "finish", effect: "if", roles: COATING, when: (c) => c.found?.layered === true && ["ketone", "alcohol", "monomer"].includes(c.row.carrier), word: "Older layers", says: "Fits if the older layers below were tried too: one of them may swell.", source: TRADE },
   { id: "colour-other", looks_at: "finish", effect: "fair", roles: ["colour"], when: (c) => COLOUR_OF[c.row.class]?.includes(c.finish.finish) === false && c.finish.finish !== "none", word: "Looks other", says: (c) => `It does not look like ${finish(c)} by itself: the coat over it has to do that.`, source: TRADE },
@@ -126,7 +126,16 @@ export const FINISH_RULES: readonly Rule[] = [
   { id: "colour-bronze-asked", looks_at: "finish", effect: "against", roles: ["colour"], when: (c) => is(c, "bronze-paint") && ["paint", "glaze"].includes(c.finish.finish), word: "If metallic", says: "Only where the colour beside it is metallic.", source: TRADE },
   { id: "colour-no-leaf", looks_at: "finish", effect: "against", roles: ["colour"], when: (c) => c.finish.finish === "gilding" && !is(c, "metal-leaf", "bronze-paint"), word: "Never leaf", says: "Paint never looks like leaf: it only tones a small loss.", source: TRADE },
   { id: "colour-rubs", looks_at: "finish", effect: "if", roles: ["colour"], when: (c) => is(c, "watercolour") && c.service.touched === true, word: "Rubs off", says: "Fits if a coat protects it: fingers rub it off.", source: HORIE },
-  { id: "colour-no-film", looks_at: "finish", effect: "refuse", roles: ["colour"], when: (c) => is(c, "toner-lacquer") && !["lacquer", "polyester-film", "shellac"].includes(c.finish.finish), word: "No film", says: "A toner tints a clear film, and this surface has none.", source: TRADE },
+  {
+    id: "colour-no-film",
+    looks_at: "finish",
+    effect: "refuse",
+    roles: ["colour"],
+    when: (c) => (is(c, "toner-lacquer") && !["lacquer", "polyester-film"].includes(c.finish.finish)) || (is(c, "shellac-toner") && !["shellac", "oil", "bare"].includes(c.finish.finish)),
+    word: "No film",
+    says: "A toner tints a clear film, and this surface has none.",
+    source: TRADE,
+  },
   { id: "colour-yellows", looks_at: "finish", effect: "note", roles: ["colour"], when: (c) => is(c, "oil-colour"), word: "Yellows", says: "Oil yellows in the dark: light tones turn.", source: HORIE },
   { id: "colour-into-film", looks_at: "finish", effect: "against", roles: ["colour"], when: (c) => is(c, "spirit-stain") && ["lacquer", "polyester-film"].includes(c.finish.finish) && c.damage.kind === "stain", word: "Film in way", says: "Stain does not enter a film that is whole.", source: SHEETS },
   {
@@ -160,40 +169,55 @@ export const FINISH_RULES: readonly Rule[] = [
     source: BUYS,
   },
   { id: "top-short-of-gloss", looks_at: "finish", effect: "against", roles: ["topcoat"], when: (c) => c.finish.gloss && is(c, "wax-polish", "hard-oil", "leather-finish"), word: "Too dull", says: (c) => `It never reaches the gloss of ${finish(c)}.`, source: TRADE },
-  { id: "top-on-wax", looks_at: "finish", effect: "if", roles: COATING, when: (c) => c.finish.finish === "wax" && !is(c, "wax-polish"), word: "Wax off", says: "Fits if every trace of wax is off first: a coat over wax peels.", source: `${HORIE}, ch. 7` },
+  { id: "top-on-wax", looks_at: "finish", effect: "if", roles: COATING, when: (c) => c.finish.finish === "wax" && !is(c, "wax-polish"), word: "Wax off", says: "Fits if every trace of wax is off first: a coat over wax peels.", source: HORIE },
   { id: "top-on-oil", looks_at: "finish", effect: "fair", roles: ["topcoat"], when: (c) => c.finish.finish === "oil" && ["ketone", "water"].includes(c.row.carrier), word: "Crawls", says: "Over an oiled surface it crawls: wash with white spirit, let it dry a day.", source: SHEETS },
   { id: "water-tide", looks_at: "finish", effect: "note", roles: ["adhesive", "filler", "consolidant"], when: (c) => c.on.substrate === "leather" && c.row.carrier === "water", word: "Tide lines", says: "Water leaves dark tide lines in leather: as little as holds, damp the whole panel.", source: LEATHER },
   { id: "water-warps-thin", looks_at: "finish", effect: "fair", roles: ["adhesive", "consolidant"], when: (c) => (c.on.family === "bone" || c.on.substrate.startsWith("veneer")) && c.row.carrier === "water", word: "Warps", says: (c) => `Its water warps thin ${on(c)}: press it at once and long enough.`, source: WOOD },
   { id: "water-on-metal", looks_at: "finish", effect: "fair", when: (c) => c.on.family === "metal" && c.row.carrier === "water", word: "Tarnishes", says: "Water on bare metal: dry it at once, or it tarnishes under the repair.", source: "ASM Handbook vol. 2, 1990" },
   { id: "water-dampen-gypsum", looks_at: "finish", effect: "note", roles: ["filler"], when: (c) => c.on.substrate === "gypsum" && (c.row.group === "plaster" || is(c, "cellulose-filler")), word: "Dampen", says: "Dampen the old gypsum until it stops drinking, or the new is weak.", source: "EN 13279-1; trade practice" },
   { id: "ketone-polymer", looks_at: "finish", effect: "if", roles: ["consolidant", "adhesive", "filler", "levelling", "topcoat"], when: (c) => c.row.carrier === "ketone" && c.on.family === "polymer", word: "Melts it", says: (c) => `Fits if a test spot stays sharp: strong solvent can melt ${on(c)}.`, source: HORIE },
+  {
+    id: "china-no-stone",
+    looks_at: "finish",
+    effect: "refuse",
+    roles: ["filler"],
+    when: (c) => is(c, "stone-resin-mortar") && (c.on.substrate === "porcelain" || c.on.substrate === "bone-china"),
+    word: "Stone, not china",
+    says: "Stone dust is grey and coarse beside china: no polish and no light goes through it.",
+    source: BUYS,
+  },
+  { id: "colour-poultice-first", looks_at: "finish", effect: "if", roles: ["colour"], when: (c) => c.damage.kind === "stain" && c.on.family === "ceramic", word: "Draw it first", says: "Fits if a poultice has drawn what it can: paint over a stain that still comes out hides good glaze.", source: BUYS },
   { id: "polishes-with-it", looks_at: "finish", effect: "for", roles: ["topcoat"], when: (c) => TOP_OF[c.row.class]?.includes(c.finish.finish) === true && c.finish.finish !== "none", word: "Own kind", says: (c) => `Its own kind on ${finish(c)}: they polish out as one.`, source: TRADE },
 ];
 
 /** A coat over its own kind melts into it: that is how it is meant. */
-const ownKind = (c: Case) => (c.role === "topcoat" && TOP_OF[c.row.class]?.includes(c.finish.finish) === true) || (c.role === "colour" && c.finish.finish === "dye" && c.row.class === "leather-colour");
+const ownKind = (c: Case) =>
+  (c.role === "topcoat" && TOP_OF[c.row.class]?.includes(c.finish.finish) === true) ||
+  (c.role === "filler" && c.row.class === "spray-film" && c.finish.finish === "lacquer") ||
+  (c.role === "colour" && ((c.finish.finish === "dye" && c.row.class === "leather-colour") || (c.finish.finish === "shellac" && c.row.class === "shellac-toner") || (c.finish.finish === "lacquer" && c.row.class === "toner-lacquer")));
 
 /** Which top coats look like which finish. */
 const TOP_OF: Partial<Record<Case["row"]["class"], readonly string[]>> = {
-  "clear-acrylic": ["glaze", "paint", "gilding", "foil"],
+  "clear-acrylic": ["glaze", "paint", "gilding", "foil", "bare"],
   "cold-glaze": ["glaze", "polyester-film"],
-  "shellac-polish": ["shellac", "oil"],
-  "clear-lacquer": ["lacquer", "polyester-film"],
+  "shellac-polish": ["shellac", "oil", "bare"],
+  "clear-lacquer": ["lacquer", "polyester-film", "bare"],
   "water-lacquer": ["lacquer"],
   "spray-film": ["lacquer", "polyester-film"],
-  "wax-polish": ["wax", "oil", "none", "dye"],
-  "hard-oil": ["oil"],
+  "wax-polish": ["wax", "oil", "none", "dye", "bare"],
+  "hard-oil": ["oil", "bare"],
   "leather-finish": ["dye", "paint"],
 };
 
 /** Which colours look like which finish by themselves. */
 const COLOUR_OF: Partial<Record<Case["row"]["class"], readonly string[]>> = {
-  "acrylic-paint": ["paint", "glaze", "gilding", "foil"],
+  "acrylic-paint": ["paint", "glaze", "gilding", "foil", "bare"],
   "tinted-resin": ["glaze", "gilding", "paint"],
-  "spirit-stain": ["shellac", "oil", "wax", "lacquer", "dye"],
+  "spirit-stain": ["shellac", "oil", "wax", "lacquer", "dye", "bare"],
+  "shellac-toner": ["shellac", "oil", "bare"],
   "leather-colour": ["dye", "paint"],
-  watercolour: ["paint"],
-  "toner-lacquer": ["lacquer", "polyester-film", "shellac"],
+  watercolour: ["paint", "bare"],
+  "toner-lacquer": ["lacquer", "polyester-film"],
   "oil-colour": ["paint", "oil"],
   "metal-leaf": ["gilding"],
 };

@@ -4,6 +4,9 @@ import { FILLING, is, layersNeeded, lower, name, type Rule, SHEETS, TRADE, WOOD 
 /** A joint that closes in the dry fit is about this wide; within it no glue is near its limit. */
 const CLOSED_MM = 0.1;
 
+/** A film is dropped full with many small drops; trade practice. */
+const DROPS = 40;
+
 export const GAP_RULES: readonly Rule[] = [
   {
     id: "gap-too-wide",
@@ -32,7 +35,7 @@ export const GAP_RULES: readonly Rule[] = [
     looks_at: "gap",
     effect: "refuse",
     roles: ["filler"],
-    when: (c) => c.damage.gap_mm !== undefined && c.damage.gap_mm < c.row.gap_mm[0] && (c.damage.depth_mm ?? 0) >= c.damage.gap_mm,
+    when: (c) => !is(c, "veneer-sheet", "wood-inlay", "leather-plug") && c.damage.gap_mm !== undefined && c.damage.gap_mm < c.row.gap_mm[0] && (c.damage.depth_mm ?? 0) >= c.damage.gap_mm,
     word: "Too thick",
     says: (c) => `${name(c)} is too thick for an opening of ${plain(c.damage.gap_mm ?? 0, 2)} mm.`,
     source: SHEETS,
@@ -53,12 +56,22 @@ export const GAP_RULES: readonly Rule[] = [
     looks_at: "gap",
     effect: "against",
     roles: FILLING,
-    when: (c) => layersNeeded(c) > 3 && layersNeeded(c) <= 6,
+    when: (c) => layersNeeded(c) > 3 && layersNeeded(c) <= (is(c, "spray-film") ? DROPS : 6),
     word: (c) => `${layersNeeded(c)} layers`,
     says: (c) => `${plain(c.damage.depth_mm ?? 0)} mm takes ${layersNeeded(c)} layers, days of waiting: a thicker filler is done sooner.`,
     source: SHEETS,
   },
-  { id: "gap-too-deep", looks_at: "gap", effect: "refuse", roles: ["filler"], when: (c) => layersNeeded(c) > 6, word: "Too deep", says: (c) => `${name(c)} would need ${layersNeeded(c)} layers for ${plain(c.damage.depth_mm ?? 0)} mm.`, or: "Or build up the depth with another filler.", source: SHEETS },
+  {
+    id: "gap-too-deep",
+    looks_at: "gap",
+    effect: "refuse",
+    roles: ["filler"],
+    when: (c) => layersNeeded(c) > (is(c, "spray-film") ? DROPS : 6),
+    word: "Too deep",
+    says: (c) => `${name(c)} would need ${layersNeeded(c)} layers for ${plain(c.damage.depth_mm ?? 0)} mm.`,
+    or: "Or build up the depth with another filler.",
+    source: SHEETS,
+  },
   { id: "gap-shrinks", looks_at: "gap", effect: "fair", roles: ["filler"], when: (c) => c.row.shrinkage_pct[0] >= 5 && layersNeeded(c) <= 6, word: "Sinks", says: (c) => `It sinks ${plain(c.row.shrinkage_pct[0])} to ${plain(c.row.shrinkage_pct[1])} % of its thickness: overfill.`, source: SHEETS },
   { id: "only-for", looks_at: "gap", effect: "refuse", when: (c) => c.row.only_for !== undefined && !c.row.only_for.includes(c.damage.kind), word: "Not for this", says: (c) => `${name(c)} is not made for this kind of damage.`, source: TRADE },
   {
@@ -94,7 +107,7 @@ export const GAP_RULES: readonly Rule[] = [
     source: "EN 13279-1; trade practice for the limit",
   },
   { id: "gap-cut-square", looks_at: "gap", effect: "if", roles: ["filler"], when: (c) => is(c, "wood-inlay"), word: "Cut square", says: "Fits if the loss is cut to clean edges: some original wood goes.", source: TRADE },
-  { id: "gap-sheet-only", looks_at: "gap", effect: "if", roles: ["filler"], when: (c) => is(c, "veneer-sheet"), word: "Let in", says: "Fits if the bed is cut along the grain and level: the sheet shows every hollow under it.", source: WOOD },
+  { id: "gap-sheet-only", looks_at: "gap", effect: "note", roles: ["filler"], when: (c) => is(c, "veneer-sheet"), word: "Let in", says: "The bed is cut along the grain and level: the sheet shows every hollow under it.", source: WOOD },
   { id: "gap-lime-thin", looks_at: "gap", effect: "against", roles: ["filler"], when: (c) => is(c, "lime-mortar") && (c.damage.depth_mm ?? 99) < 5, word: "Too thin", says: "Under 5 mm lime dries before it carbonates and crumbles.", source: "EN 459-1; typical data sheets of repair mortars" },
   {
     id: "gap-proud-core",
@@ -107,5 +120,6 @@ export const GAP_RULES: readonly Rule[] = [
     source: WOOD,
   },
   { id: "gap-fluid-fill", looks_at: "gap", effect: "for", roles: ["filler"], when: (c) => layersNeeded(c) === 1 && (c.damage.depth_mm ?? 0) >= 3, word: "One layer", says: (c) => `Fills ${plain(c.damage.depth_mm ?? 0)} mm in one layer.`, source: SHEETS },
-  { id: "gap-deep-lost-veneer", looks_at: "gap", effect: "fair", roles: ["filler"], when: (c) => c.damage.kind === "veneer-lost" && c.row.class !== "wood-inlay", word: "No grain", says: "It fills the place but shows no grain: the eye finds it.", source: TRADE },
+  { id: "gap-new-veneer", looks_at: "gap", effect: "for", roles: ["filler"], when: (c) => c.damage.kind === "veneer-lost" && is(c, "veneer-sheet"), word: "Grain", says: "Its grain runs on: the eye passes over it.", source: TRADE },
+  { id: "gap-deep-lost-veneer", looks_at: "gap", effect: "against", roles: ["filler"], when: (c) => c.damage.kind === "veneer-lost" && !is(c, "wood-inlay", "veneer-sheet"), word: "No grain", says: "It fills the place but shows no grain: the eye finds it.", source: TRADE },
 ];

@@ -1,8 +1,41 @@
 import { BUYS, HOLDING, HORIE, is, LEATHER, lower, on, type Rule, SHEETS, TRADE, WOOD } from "./rule";
 
+/** Stuff that bends and stays whole. */
+const FLEXES: readonly string[] = ["wood", "board", "paper", "polymer", "bone"];
+
 export const LEVEL_RULES: readonly Rule[] = [
   { id: "level-skin", looks_at: "level", effect: "refuse", roles: HOLDING, when: (c) => c.on.family === "skin" && c.row.rigidity === "rigid", word: "Tears it", says: (c) => `A rigid material tears the edge of ${on(c)} as it moves.`, source: LEATHER },
-  { id: "level-flex", looks_at: "level", effect: "refuse", roles: HOLDING, when: (c) => c.service.flex === true && c.row.rigidity === "rigid" && c.on.family !== "skin", word: "Cracks", says: (c) => `It must flex, and ${lower(c)} is rigid: it breaks out.`, source: HORIE },
+  {
+    id: "level-flex",
+    looks_at: "level",
+    effect: "refuse",
+    roles: ["filler"],
+    when: (c) => c.service.flex === true && c.row.rigidity === "rigid" && FLEXES.includes(c.on.family),
+    word: "Cracks",
+    says: (c) => `It must flex, and ${lower(c)} is rigid: it breaks out.`,
+    or: "Or mark the part as one that does not flex.",
+    source: HORIE,
+  },
+  {
+    id: "level-flex-joint",
+    looks_at: "level",
+    effect: "if",
+    roles: ["adhesive", "brace"],
+    when: (c) => c.service.flex === true && c.row.rigidity === "rigid" && FLEXES.includes(c.on.family),
+    word: "Stiff there",
+    says: (c) => `Fits if what bends lies beside the joint, not in it: ${lower(c)} stays stiff, and a bend through it opens it.`,
+    source: HORIE,
+  },
+  {
+    id: "level-flex-brittle",
+    looks_at: "level",
+    effect: "against",
+    roles: HOLDING,
+    when: (c) => c.service.flex === true && c.row.rigidity === "rigid" && c.on.family !== "skin" && !FLEXES.includes(c.on.family),
+    word: "Brittle",
+    says: (c) => `${c.on.label} itself does not bend: what moves beside it must be kept off the joint.`,
+    source: TRADE,
+  },
   {
     id: "level-coat-folds",
     looks_at: "level",

@@ -21,6 +21,8 @@ export interface Rule {
   readonly or?: string;
   /** Published figures lie on both sides of what is asked, so the verdict is not certain. */
   readonly figures_differ?: true;
+  /** It guards people: no reason lifts it. */
+  readonly hazard?: true;
   readonly source: string;
 }
 

@@ -47,7 +47,7 @@ export const SERVICE_RULES: readonly Rule[] = [
     says: "Sun yellows and chalks it: it must lie under colour or a coat.",
     source: SHEETS,
   },
-  { id: "service-breathes", looks_at: "service", effect: "for", roles: ["filler"], when: (c) => c.service.outdoor === true && is(c, "lime-mortar"), word: "Breathes", says: "It lets damp out as the stone does, and fails before the stone.", source: "EN 459-1; Horie 2010, ch. 7" },
+  { id: "service-breathes", looks_at: "service", effect: "for", roles: ["filler"], when: (c) => c.service.outdoor === true && is(c, "lime-mortar"), word: "Breathes", says: "It lets damp out as the stone does, and fails before the stone.", source: "EN 459-1; Horie 2010" },
   {
     id: "service-dense-patch",
     looks_at: "service",
@@ -62,6 +62,7 @@ export const SERVICE_RULES: readonly Rule[] = [
     id: "service-skin-never",
     looks_at: "service",
     effect: "refuse",
+    hazard: true,
     when: (c) => c.service.skin === true && c.row.hazards.some((hazard) => hazard === "isocyanate" || hazard === "styrene"),
     word: "Not on skin",
     says: "Traces of it stay active: not in the mouth and not on skin.",

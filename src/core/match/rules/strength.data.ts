@@ -2,14 +2,40 @@ import { plain } from "../../units";
 import type { Case } from "../case";
 import { BUYS, HOLDING, HORIE, is, LEATHER, lower, name, type Rule, SHEETS, TRADE, WOOD } from "./rule";
 
+/** What sounds or breathes as a skin: only a flexible joint lives on it. */
+const SOFT: readonly string[] = ["skin", "paper"];
+/** Where a hot-melt joint is torn off again, with the surface. */
+const HARD: readonly string[] = ["wood", "ceramic", "mineral", "bone"];
+
 export const STRENGTH_RULES: readonly Rule[] = [
   { id: "strength-load", looks_at: "strength", effect: "refuse", roles: ["adhesive", "brace"], when: (c) => c.service.load === true && c.row.strength === "light", word: "Too weak", says: (c) => `It carries a load, and ${lower(c)} is light duty.`, source: SHEETS },
   { id: "strength-load-fill", looks_at: "strength", effect: "if", roles: ["filler"], when: (c) => c.service.load === true && c.row.strength === "light", word: "Fills only", says: "Fits if a brace carries the load: this only fills.", source: TRADE },
   { id: "strength-medium", looks_at: "strength", effect: "fair", roles: HOLDING, when: (c) => c.service.load === true && c.row.strength === "medium", word: "Medium", says: "Medium strength under a load: check the joint area.", source: SHEETS },
   { id: "strength-handled", looks_at: "strength", effect: "fair", roles: ["filler"], when: (c) => c.service.touched === true && c.row.strength === "light", word: "Wears", says: "Handled in use, a light fill wears at the edge.", source: TRADE },
-  { id: "strength-acoustic", looks_at: "strength", effect: "refuse", roles: ["adhesive", "brace"], when: (c) => c.service.acoustic === true && c.row.rigidity === "flexible", word: "Damps it", says: "A soft joint damps a part that must sound.", source: TRADE },
+  {
+    id: "strength-acoustic",
+    looks_at: "strength",
+    effect: "refuse",
+    roles: ["adhesive", "brace"],
+    when: (c) => c.service.acoustic === true && c.row.rigidity === "flexible" && !SOFT.includes(c.on.family),
+    word: "Damps it",
+    says: "A soft joint damps a part that must sound.",
+    or: "Or mark the part as one that need not sound.",
+    source: TRADE,
+  },
+  {
+    id: "strength-acoustic-skin",
+    looks_at: "strength",
+    effect: "fair",
+    roles: ["adhesive", "brace"],
+    when: (c) => c.service.acoustic === true && c.row.rigidity === "flexible" && SOFT.includes(c.on.family),
+    word: "Thin, small",
+    says: "Bellows and drum skins take a thin, small patch: a thick one is heard.",
+    source: LEATHER,
+  },
   { id: "strength-acoustic-glue", looks_at: "strength", effect: "for", roles: ["adhesive"], when: (c) => c.service.acoustic === true && (c.row.class === "hide-glue" || c.row.class === "fish-glue"), word: "Sounds", says: "Sets hard and thin: a joint that sounds and opens again with steam.", source: TRADE },
   { id: "strength-acoustic-soft", looks_at: "strength", effect: "against", roles: ["adhesive"], when: (c) => c.service.acoustic === true && is(c, "fish-glue"), word: "Draws damp", says: "It draws damp from the air and softens: hide glue stays harder in a part that sounds.", source: TRADE },
+  { id: "strength-fish-load", looks_at: "strength", effect: "fair", roles: ["adhesive"], when: (c) => c.service.load === true && is(c, "fish-glue") && c.damage.kind !== "loose-joint", word: "Draws damp", says: "It draws damp from the air and gives a little under a load: hot hide glue stays harder.", source: WOOD },
   { id: "strength-glass", looks_at: "strength", effect: "against", roles: ["filler"], when: (c) => c.row.strength === "light" && c.damage.kind === "corner" && !(c.on.substrate === "gypsum" && c.row.group === "plaster"), word: "Knocks off", says: "A corner gets knocked: a light fill comes off again.", source: TRADE },
   { id: "wax-top-handled", looks_at: "strength", effect: "fair", roles: ["topcoat"], when: (c) => c.row.class === "wax-polish" && c.service.touched === true, word: "Renew it", says: "Wax wears where hands go: renew it each year.", source: TRADE },
   {
@@ -32,7 +58,7 @@ export const STRENGTH_RULES: readonly Rule[] = [
     when: (c) => c.stance === "service" && is(c, "acrylic-resin-solvent") && c.service.load !== true && (c.damage.kind === "shards" || c.damage.kind === "break-across"),
     word: "Flows",
     says: "From about 40 °C it flows: a piece in a warm window sags at its joins.",
-    source: `${HORIE}, ch. 6`,
+    source: HORIE,
   },
   { id: "strength-creeps-slowly", looks_at: "strength", effect: "fair", roles: ["adhesive"], when: (c) => c.service.load === true && is(c, "pva"), word: "Creeps slowly", says: "Under a load that never rests it creeps slowly: a tight joint or a brace stops it.", source: "EN 204; FPL Wood Handbook 2021, ch. 10" },
   {
@@ -87,10 +113,10 @@ export const STRENGTH_RULES: readonly Rule[] = [
     looks_at: "strength",
     effect: "refuse",
     roles: ["adhesive"],
-    when: (c) => is(c, "hot-melt") && ["break-along", "break-across", "shards", "loose-joint"].includes(c.damage.kind),
+    when: (c) => is(c, "hot-melt") && (HARD.includes(c.on.family) || ["break-along", "break-across", "shards", "loose-joint"].includes(c.damage.kind)),
     word: "Keeps open",
     says: "It stiffens before the joint closes and creeps afterwards: the next repair starts by taking it off.",
-    source: `${HORIE}, ch. 7; trade practice`,
+    source: `${HORIE}; trade practice`,
   },
   { id: "strength-flap", looks_at: "strength", effect: "for", roles: ["brace"], when: (c) => c.damage.kind === "tear" && is(c, "backing-fabric"), word: "Backs it", says: "A patch behind takes the pull off the edges of the tear.", source: LEATHER },
   { id: "strength-tear-light", looks_at: "strength", effect: "fair", roles: ["adhesive"], when: (c) => c.damage.kind === "tear" && c.row.strength === "light", word: "Light", says: "A tear pulls at its ends: so light a glue holds the patch, not the edge.", source: LEATHER },
