@@ -65,11 +65,16 @@ function without(service: MatchInput["service"], demand: keyof MatchInput["servi
   return rest;
 }
 
+/** Refusals that no reason overrides: it does not hold, or it is another thing altogether. */
+const NO_MATTER_WHY = ["bond-none", "only-for"];
+
 /** Of each role that nothing serves, the material that comes nearest and harms nobody: it may be taken with a reason. */
 function overrides({ byRole }: Pick<Matching, "byRole">): Warning[] {
   return [...byRole].flatMap(([role, judged]) => {
     if (judged.some(({ verdict }) => verdict !== "refused")) return [];
-    const near = [...judged].sort(byFitness).find(({ fired }) => !fired.some(({ hazard, id }) => hazard === true || id === "bond-none"));
+    const near = [...judged]
+      .sort(byFitness)
+      .find(({ fired }) => !fired.some(({ hazard, id }) => hazard === true || NO_MATTER_WHY.includes(id)));
     const why = near && reasonsOf(near).find(({ effect }) => effect === "refuse");
     return near && why
       ? [{ code: "opens-override", message: `${ROLE_LABELS[role]}: ${near.row.name} may be taken with a reason. Against it: ${why.text}` }]

@@ -5,7 +5,8 @@ import { judge } from "./judge";
 import { match } from "./match";
 import type { MatchInput } from "./match.schema";
 import { VERDICTS } from "./verdicts.fixture";
-import { SITUATIONS } from "./verdictsMore.fixture";
+import { HARD_SITUATIONS } from "./verdictsHard.fixture";
+import { SOFT_SITUATIONS } from "./verdictsSoft.fixture";
 
 const ask = (over: Partial<MatchInput>): MatchInput => ({
   substrate: "stoneware",
@@ -20,7 +21,7 @@ const verdict = (over: Partial<MatchInput>, role: (typeof ROLES)[number], name: 
 const first = (over: Partial<MatchInput>, role = "filler") => match(ask(over)).chains[0]?.links.find((link) => link.role === role)?.class;
 
 describe("what a restorer would say", () => {
-  const MORE = SITUATIONS.flatMap(({ ask: asked, says }) =>
+  const MORE = [...HARD_SITUATIONS, ...SOFT_SITUATIONS].flatMap(({ ask: asked, says }) =>
     says.map(
       ([role, name, expected, source]) => [{ finish: "none", ...asked } as Partial<MatchInput>, role, name, expected, source] as const,
     ),

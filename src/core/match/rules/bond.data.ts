@@ -43,6 +43,16 @@ export const BOND_RULES: readonly Rule[] = [
     source: `${WOOD}, ch. 10; trade practice`,
   },
   {
+    id: "bond-contact-under-veneer",
+    looks_at: "bond",
+    effect: "against",
+    roles: ["adhesive"],
+    when: (c) => (c.damage.kind === "veneer-lifted" || c.damage.kind === "veneer-lost") && is(c, "contact-adhesive"),
+    word: "Dries apart",
+    says: "Both faces must dry apart before they meet, which is hard under a flap; later it creeps and the edge lifts again.",
+    source: `${WOOD}, ch. 10; trade practice`,
+  },
+  {
     id: "bond-hard-on-soft",
     looks_at: "bond",
     effect: "refuse",
