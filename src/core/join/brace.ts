@@ -143,7 +143,14 @@ function optionsOf(sized: readonly SizedBrace[]): BraceResult["options"] {
 
 /** What to mind with a brace let in, in the size that it has: people, kinds that do not fit, and what stays under what is asked. */
 export function braceWarnings(input: BraceInput, taken: SizedBrace | undefined): Warning[] {
-  return [...referWarnings(input), ...unfitWarnings(input), ...weakWarnings(input, taken)];
+  return [...referWarnings(input), ...plateWarnings(input), ...unfitWarnings(input), ...weakWarnings(input, taken)];
+}
+
+/** A cracked plate or dish is held all round its crack: the lever of the formula is only the hand that lifts it. */
+function plateWarnings({ joint, load_N = 0 }: BraceInput): Warning[] {
+  if (joint !== "crack" || load_N > 0) return [];
+  const message = "A cracked plate or dish is no lever: the figure compares glue with handling, it does not say what the piece may carry.";
+  return [{ code: "no-lever", message }];
 }
 
 function referWarnings({ load_N = 0 }: BraceInput): Warning[] {

@@ -176,7 +176,9 @@ function cleat({ crack_length_mm = 0, section }: BraceInput): SizedBrace {
     kind: "cleat",
     size: { count, spacing_mm: spacing, length_mm: 25, width_mm: 15, thickness_mm: thick, from_end_mm: CLEAT_FROM_END_MM },
     reasons: [
-      `${count} along ${plain(crack_length_mm)} mm${count > 1 ? `, ${plain(spacing)} mm apart` : ""}: at most ${CLEAT_SPACING_MM} mm, the first ${CLEAT_FROM_END_MM} mm from the ends.`,
+      count > 1
+        ? `${count} along ${plain(crack_length_mm)} mm, ${plain(spacing)} mm apart: at most ${CLEAT_SPACING_MM} mm, the first ${CLEAT_FROM_END_MM} mm from the ends.`
+        : `One in the middle; a crack longer than ${2 * CLEAT_FROM_END_MM} mm takes two and more.`,
       "Grain across the crack, edges feathered: a step would print through.",
       `${plain(thick)} mm thick: half of a plate of ${plain(plate)} mm, at most 3.`,
     ],

@@ -217,7 +217,7 @@ export function cleats(c: Context, place: WorkPlace, out: Drafts): void {
     name: "cut-cleats",
     kind: "brace",
     text: `Cut ${counted(count, "cleat")} ${plain(length_mm)} × ${plain(width_mm)} × ${plain(thickness_mm)} mm, edges feathered to nothing`,
-    why: `Grain across the crack; ${count > 1 ? `${plain(spacing_mm)} mm apart, ` : ""}the first ${plain(from_end_mm)} mm from the ends: a step would print through and stiffen the plate.`,
+    why: `Grain across the crack; ${count > 1 ? `${plain(spacing_mm)} mm apart, the first ${plain(from_end_mm)} mm from the ends` : "in its middle"}: a step would print through and stiffen the plate.`,
     done_when: "they lie without rocking, marked by a caul",
     hands_min: [15, 30],
     cautions: ["blade"],
