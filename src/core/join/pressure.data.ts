@@ -52,7 +52,7 @@ export const PRESSURE: readonly PressureRow[] = [
     how: "Tape pulled across the joint from both faces, every two centimetres, crossed.",
     why: "On hard curved ware a clamp slips; tape pulls the faces together and shows the line.",
     off: "Take the tapes off",
-    when: ({ family, damage }) => (family === "ceramic" || family === "polymer" || family === "bone") && damage !== "crack",
+    when: ({ family }) => family === "ceramic" || family === "polymer" || family === "bone",
   },
   {
     means: "gravity",

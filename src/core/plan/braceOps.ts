@@ -149,7 +149,10 @@ function dryFit(one: LetIn, out: Drafts): void {
     why: isRod(one)
       ? "It stays in the middle of the build with cover on all sides."
       : "Dry it slides in by hand, 0.1 to 0.2 mm of play: wood swells with the glue’s water.",
-    done_when: "it slides in by hand, nothing rocks, glue can escape",
+    done_when:
+      one.kind === "screw"
+        ? "it bites, stands straight, and clears the line of the build all round"
+        : "it slides in by hand, nothing rocks, glue can escape",
     hands_min: [5, 15],
     cautions: [...link.material.hazards],
     needs: [first("drill", "into its hole"), first("slot", "into its slot")],

@@ -5,6 +5,19 @@ import type { Drafts, Need } from "./draft";
 export function closeOps(c: Context, out: Drafts): void {
   const all: Need[] = [first("last", "the work is done")];
   const base = { damage: c.f.id, places: c.places, station: "close" as const };
+  if (c.links.length > 0 && !out.list.some(({ kind }) => kind === "unmask"))
+    out.add({
+      ...base,
+      of: "piece",
+      name: "unmask",
+      kind: "unmask",
+      text: "Take tape and film off, slowly, flat back on itself",
+      why: "Pulled up, tape takes the edge of the coat with it.",
+      done_when: "the edge is whole",
+      hands_min: [2, 6],
+      cautions: [],
+      needs: [...all, first("mask", "it is on")],
+    });
   if (c.f.on.family === "skin" && c.links.some(({ role }) => role === "topcoat" || role === "adhesive")) {
     const soft = c.links.find(({ role }) => role === "filler") ?? c.links.find(({ role }) => role === "adhesive");
     const cured: Need[] = soft
@@ -29,23 +42,10 @@ export function closeOps(c: Context, out: Drafts): void {
       done_when: "it has sunk in by the next day",
       hands_min: [5, 15],
       cautions: [],
-      needs: [...all, ...cured],
+      needs: [...all, ...cured, first("unmask", "the whole panel is bare")],
       meets: ["dressing-stops-cure"],
     });
   }
-  if (c.links.length > 0 && !out.list.some(({ kind }) => kind === "unmask"))
-    out.add({
-      ...base,
-      of: "piece",
-      name: "unmask",
-      kind: "unmask",
-      text: "Take tape and film off, slowly, flat back on itself",
-      why: "Pulled up, tape takes the edge of the coat with it.",
-      done_when: "the edge is whole",
-      hands_min: [2, 6],
-      cautions: [],
-      needs: [...all, first("mask", "it is on")],
-    });
   const weak = c.safety && c.safety.reached < c.safety.asked;
   out.add({
     ...base,

@@ -58,15 +58,20 @@ function endOf(c: Context, film: boolean, sheet: boolean): Pick<Ladder, "to" | "
   if (sheet) return { to: P(240), because: "no finer before stain: it closes the pores" };
   if (film) return { to: FILM_TO, because: "then compound: a film is levelled very fine" };
   if (c.f.on.family === "metal") return { to: P(400), because: "then polish; finer smears soft metal" };
+  if (isBarePolish(c)) return { to: FILM_TO, because: "then compound: a dense bare face shows every scratch" };
   return LADDER_ENDS[c.f.finish.finish as Finish];
 }
+
+/** A dense face without a finish is its own gloss: polymer, bone and horn, sintered ware. Trade practice. */
+const isBarePolish = ({ f: { finish, on } }: Context): boolean =>
+  finish.finish === "none" && (on.family === "polymer" || on.family === "bone" || (on.family === "ceramic" && !on.porous));
 
 function grits(c: Context, places: readonly WorkPlace[], hardness: 1 | 2 | 3 | 4 | 5, fill: string, sheet: boolean, out: Drafts): void {
   const film = places.some(({ kind }) => kind === "film");
   const metal = c.f.on.family === "metal";
   const start = metal ? filed(c, places, out) : [...BEFORE];
   const last = rungs(c, places, ladderOf(c, film, sheet, hardness), fill, start, out);
-  if (film || (c.f.finish.finish === "none" && c.f.on.family === "ceramic")) compounds(c, places, last, out);
+  if (film || isBarePolish(c)) compounds(c, places, last, out);
   if (metal) burnish(c, places, last, out);
 }
 

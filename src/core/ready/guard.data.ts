@@ -23,7 +23,8 @@ export const PLACE_OPS: readonly OpRow[] = [
     station: "ready",
     of: "piece",
     text: ({ finish, on }) => (finish.finish === "dye" && on.family === "skin" ? "Lay film around it, weighted, no tape on dyed leather" : finish.finish === "gilding" ? "Film around it, weighted: tape lifts leaf" : "Tape or film the edge around it"),
-    why: ({ finish }) => (finish.finish === "none" ? "Smears beside it cost an hour." : finish.finish === "glaze" ? "Abrasive coarser than P1000 marks the glaze: the tape is the line it stops at." : `The ${lower(finish.label)} beside it must survive.`),
+    why: ({ finish, chain }) =>
+      finish.finish === "none" || (finish.finish === "glaze" && chain.filler === undefined) ? "Smears beside it cost an hour." : finish.finish === "glaze" ? "Abrasive coarser than P1000 marks the glaze: the tape is the line it stops at." : `The ${lower(finish.label)} beside it must survive.`,
     done_when: "nothing but the place itself is bare",
     hands_min: [5, 15],
     needs: ["clean", "test-spot", "cut-core", "trim", "remove-old"],

@@ -205,7 +205,7 @@ export const PIECE_OPS: readonly OpRow[] = [
     station: "ready",
     of: "piece",
     text: "Try the whole chain on a hidden spot",
-    why: ({ finish }) => `Solvent may lift the ${lower(finish.label)}.`,
+    why: ({ finish, on }) => (finish.film || finish.harmed_by.length > 0 ? `Solvent may lift the ${lower(finish.label)}.` : `Solvent may craze ${lower(on.label)}.`),
     done_when: "the spot looks the same after an hour",
     hands_min: [5, 15],
     wait_min: [60, 60],
