@@ -1,4 +1,4 @@
-import type { MaterialClass } from "../catalogue";
+import type { MaterialClass, Role } from "../catalogue";
 import { humidityFactor } from "../cure/pace";
 import { plain } from "../units";
 import { after, type Context, first, type WorkPlace, wait } from "./context";
@@ -32,9 +32,9 @@ export function finishFill(c: Context, { material }: LayerLink, each: readonly P
   trim(one, out);
   takeDamOff(one, out);
   shrink(one, out);
+  check(one, out);
   if ((material.group === "plaster" && material.carrier === "water") || material.class === "lime-mortar")
     dryPlaster(c, one.places, material, n, out);
-  check(one, out);
   measureAfter(one, out);
 }
 
@@ -159,8 +159,30 @@ function measureAfter({ c, places }: Laid, out: Drafts): void {
 /** Plaster gives its water off through its thickness: about a day for a centimetre squared, twice that where one face is shut; trade practice, EN 13279-1. */
 const DRY_DAYS_PER_CM2 = [0.6, 2.4] as const;
 
+/** What has to breathe through lime, or is burnt by it. */
+const OVER_LIME: readonly Role[] = ["levelling", "colour", "topcoat"];
+
+/** Bare lime needs no month before work goes on, but its first days decide; EN 459-1 and trade practice. */
+function keepDamp(c: Context, places: readonly WorkPlace[], n: number, out: Drafts): void {
+  out.add({
+    ...base(c, places),
+    name: "damp-cure",
+    kind: "damp",
+    text: "Mist the lime morning and evening for three days, sun and wind kept off, no frost for a month",
+    why: "Lime that dries before it hardens stays powder.",
+    done_when: "three days are over and a fingernail leaves no mark",
+    hands_min: [5, 20],
+    cautions: ["wet-plaster-skin"],
+    needs: [first(`place-${n}`, "laid"), first("blade", "it is trimmed")],
+  });
+}
+
 function dryPlaster(c: Context, places: readonly WorkPlace[], material: MaterialClass, n: number, out: Drafts): void {
   if (material.class === "lime-mortar") {
+    if (!c.links.some(({ role }) => OVER_LIME.includes(role))) {
+      keepDamp(c, places, n, out);
+      return;
+    }
     out.add({
       ...base(c, places),
       name: "dry",

@@ -57,10 +57,14 @@ function ladderOf(c: Context, film: boolean, sheet: boolean, hardness: 1 | 2 | 3
 function endOf(c: Context, film: boolean, sheet: boolean): Pick<Ladder, "to" | "because"> {
   if (sheet) return { to: P(240), because: "no finer before stain: it closes the pores" };
   if (film) return { to: FILM_TO, because: "then compound: a film is levelled very fine" };
-  if (c.f.on.family === "metal") return { to: P(400), because: "then polish; finer smears soft metal" };
+  if (isBareMetal(c)) return { to: P(400), because: isSoft(c) ? "then polish; finer smears soft metal" : "then polish" };
   if (isBarePolish(c)) return { to: FILM_TO, because: "then compound: a dense bare face shows every scratch" };
   return LADDER_ENDS[c.f.finish.finish as Finish];
 }
+
+/** Paint and leaf want a key under them; only a bare face is polished. */
+const isBareMetal = ({ f: { finish, on } }: Context): boolean => on.family === "metal" && finish.finish === "none";
+const isSoft = ({ f }: Context): boolean => f.on.substrate === "soft-metal";
 
 /** A dense face without a finish is its own gloss: polymer, bone and horn, sintered ware. Trade practice. */
 const isBarePolish = ({ f: { finish, on } }: Context): boolean =>
@@ -72,7 +76,7 @@ function grits(c: Context, places: readonly WorkPlace[], hardness: 1 | 2 | 3 | 4
   const start = metal ? filed(c, places, out) : [...BEFORE];
   const last = rungs(c, places, ladderOf(c, film, sheet, hardness), fill, start, out);
   if (film || isBarePolish(c)) compounds(c, places, last, out);
-  if (metal) burnish(c, places, last, out);
+  if (isBareMetal(c)) burnish(c, places, last, out);
 }
 
 function filed(c: Context, places: readonly WorkPlace[], out: Drafts): Need[] {
@@ -81,7 +85,9 @@ function filed(c: Context, places: readonly WorkPlace[], out: Drafts): Need[] {
     name: "file",
     kind: "file",
     text: "File it: second cut, then smooth; card the teeth clean",
-    why: "Bulk comes off with a file while grit would smear the soft metal.",
+    why: isSoft(c)
+      ? "Bulk comes off with a file while grit would smear the soft metal."
+      : "A file keeps it flat; grit rides over the hard metal and digs into the fill.",
     done_when: "a straight edge shows light nowhere",
     hands_min: [8, 20],
     cautions: ["dust-metal", "dust-resin"],
@@ -145,7 +151,9 @@ function burnish(c: Context, places: readonly WorkPlace[], needs: readonly Need[
     name: "burnish",
     kind: "compound",
     text: "Polish lightly and stop early, a clean pad",
-    why: "Soft metal smears under strong compound: it runs over the edge of the overlay.",
+    why: isSoft(c)
+      ? "Soft metal smears under strong compound: it runs over the edge of the overlay."
+      : "The fill polishes down faster than the metal beside it.",
     done_when: "it reflects as its surroundings do, no more",
     hands_min: [3, 8],
     cautions: ["dust-metal"],
