@@ -70,7 +70,7 @@ function indexOf(all: readonly Placed[]): Index {
 /** A need with the wait that goes with what it waits for. */
 function settled(need: Need, from: Placed, context: Context | undefined): Need {
   if (need.of === "inner") return withinOpenTime(need, from, context);
-  return need.lag ? need : withWait(need, context);
+  return need.lag ? need : withWait(need, from, context);
 }
 
 /** The first operations of a later round come after what the round before did at the same places and station. */
@@ -96,9 +96,9 @@ function withinOpenTime(need: Need, { draft: { material, thickness_mm = 0.1 } }:
   return max ? { ...need, max } : need;
 }
 
-/** A preparation's own wait goes with every need of it. */
-function withWait(need: Need, context: Context | undefined): Need {
-  const range = context && waitAfter(need.op, context);
+/** A preparation's own wait goes with every need of it, by its name or as the last of the work. */
+function withWait(need: Need, { draft }: Placed, context: Context | undefined): Need {
+  const range = context && waitAfter(draft.name, context);
   return range ? { ...need, lag: { min: range[0], range } } : need;
 }
 

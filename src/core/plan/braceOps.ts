@@ -3,6 +3,7 @@ import { counted, inSentence, plain } from "../units";
 import { after, type Context, first, linkAt, type PlanLink, type WorkPlace, weigh } from "./context";
 import { grams } from "./doses";
 import type { Draft, Drafts } from "./draft";
+import { dustOf } from "./dust";
 
 /** A router's jig and its usual bit, mm. */
 const JIG_MM = 12;
@@ -12,14 +13,6 @@ const base = (c: Context, places: readonly WorkPlace[]) => ({ damage: c.f.id, pl
 
 type Size = Readonly<Record<string, number>>;
 
-/** What boring or routing a family throws off. */
-const DUST: Readonly<Record<string, string>> = {
-  ceramic: "silica",
-  mineral: "silica",
-  wood: "dust-wood",
-  board: "dust-wood",
-  metal: "dust-metal",
-};
 const BRITTLE: readonly string[] = ["ceramic", "mineral"];
 
 const BEFORE_BRACE = [
@@ -55,7 +48,7 @@ export function letIn(c: Context, place: WorkPlace, out: Drafts): void {
     size,
     name: inSentence(link.material.name),
     shared,
-    dust: [DUST[c.f.on.family] ?? "dust-resin"],
+    dust: [dustOf(c.f.on)],
   };
   if (place.name === "anchors") {
     anchors(one, out);

@@ -9,7 +9,9 @@ const DOSE_LIMIT_PCT = 5;
 const DROP_G = 0.04;
 
 /** Grams as the scale shows them. */
-export const grams = (g: number): string => `${g < 1 ? figure(g, 2) : plain(g, g < 20 ? 2 : g < 100 ? 1 : 0)} g`;
+export const grams = (g: number): string => (g > 0 && g < 0.005 ? "under 0.01 g" : weighedGrams(g));
+
+const weighedGrams = (g: number): string => `${g < 1 ? figure(g, 2) : plain(g, g < 20 ? 2 : g < 100 ? 1 : 0)} g`;
 
 /** The same for a dose on record: hundredths, as a bench scale shows them. */
 export const doseGrams = (g: number): string => `${figure(g, 2)} g`;

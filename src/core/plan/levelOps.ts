@@ -5,6 +5,7 @@ import { inSentence, plain } from "../units";
 import { after, type Context, first, linkAt, placesWith, told, type Weighed, type WorkPlace, wastePct, weigh } from "./context";
 import { grams } from "./doses";
 import type { Drafts, Need } from "./draft";
+import { dustOf } from "./dust";
 
 const P = (grade: number): Grade => ({ system: "P", grade });
 /** Nothing coarser than this touches a glaze, or a gloss film; ISO 6344, trade practice. */
@@ -174,24 +175,13 @@ function where(c: Context, grade: Grade): string {
   return marksGlaze(grade) ? ", inside the mask: it never touches the glaze" : ", over the edge: this one may touch the glaze";
 }
 
-/** What the piece itself throws off beside the fill. */
-const DUST: Readonly<Record<string, string>> = {
-  ceramic: "silica",
-  mineral: "dust-mineral",
-  paper: "dust-mineral",
-  metal: "dust-metal",
-  wood: "dust-wood",
-  board: "dust-wood",
-};
-
 /** Dust by what is really sanded: the fill, and what lies beside it. */
 function dust(c: Context, film: boolean): string[] {
   const { filler } = c.f.chain;
-  const beside = c.f.on.substrate === "stone" ? "silica" : (DUST[c.f.on.family] ?? "dust-resin");
   return [
     ...new Set([
       ...fillDust(filler),
-      ...(film ? [] : [beside]),
+      ...(film ? [] : [dustOf(c.f.on)]),
       ...(c.f.finish.finish === "paint" ? ["old-paint"] : []),
       ...(c.f.on.substrate === "celluloid" ? ["celluloid"] : []),
     ]),
