@@ -70,12 +70,12 @@ describe("what is left out", () => {
 describe("a closed treatment", () => {
   const shut: readonly Told[] = [...MIXED, [1, { kind: "closed", notes: "", signed_by: "M." }]];
 
-  test.each<[string, EventBody, RegExp?]>([
+  test.each<[string, EventBody, RegExp | null]>([
     ["a done", done("r1/ready/mask"), /closed\. Reopen it at Close, with a reason/],
     ["a survey", surveyed(), /closed/],
-    ["a note", { kind: "noted", station: "close", text: "the owner called" }],
+    ["a note", { kind: "noted", station: "close", text: "the owner called" }, null],
     ["a second signature", { kind: "closed", notes: "", signed_by: "M." }, /closed already/],
-    ["a reopening", { kind: "reopened" as const, reason: "a pit showed" }],
+    ["a reopening", { kind: "reopened" as const, reason: "a pit showed" }, null],
   ])("%s", (_, body, says) => {
     const found = admit(asked(shut), body);
     if (says) expect(found).toMatch(says);
