@@ -19,7 +19,7 @@ const STORIES: Readonly<Record<string, Story>> = {
     piece: { kind: "vessel", part: { name: "lug", substrate: "stoneware", finish: "glaze" }, treatment_title: "lost lug" },
     kind: "chip",
     measures: { "Length along the edge": "22", "Depth down from the edge": "5", "Thickness of the wall": "6" },
-    answers: ["Washed or soaked: Yes", "Handled in use: Yes", "Tap: rings"],
+    answers: ["Washed or soaked: Yes", "Handled in use: Yes", "Ring: rings"],
     tells: "Materials that drink water are refused.",
     candidate: /Epoxy putty/,
     why: ["gypsum-cement", /It drinks water, and this piece is washed/],
@@ -33,7 +33,7 @@ const STORIES: Readonly<Record<string, Story>> = {
     tells: "It gives under the thumb: a rigid material breaks out again.",
     candidate: /Flexible adhesive/,
     why: ["epoxy-slow", /does not hold on leather/],
-    whatIf: ["Sounds", /Soft joints damp|damps the sound|sound/i],
+    whatIf: ["Outdoors", /Sun, frost or damp breaks it down outdoors/],
   },
   gypsum: {
     piece: { kind: "relief", part: { name: "garland", substrate: "gypsum", finish: "none" }, treatment_title: "lost garland end" },
