@@ -42,8 +42,12 @@ test("one mix for two pieces: both records have it, and the jar goes down by wha
   await dialog.getByLabel("A, weighed").fill("1.6");
   await dialog.getByLabel("B, weighed").fill("1.6");
   await expect(dialog.getByText(/Left over:/)).toBeVisible();
+  const sent: string[] = [];
+  page.on("request", (request) => request.method() === "POST" && sent.push(new URL(request.url()).pathname));
   await dialog.getByRole("button", { name: "Mixed now, for 2 takers" }).click();
   await expect(dialog).toBeHidden();
+  // the form that the dialog was opened from has not sent a mix of its own
+  expect(sent).toEqual(["/api/batches"]);
   for (const treatment of [one, two]) {
     await page.goto(`/treatments/${treatment}/fill`);
     await expect(
@@ -56,7 +60,9 @@ test("one mix for two pieces: both records have it, and the jar goes down by wha
     expect(kept.log.at(-1).body).toMatchObject({ kind: "done", batch: expect.any(String), portion_g: expect.any(Number) });
   }
   await page.goto("/cabinet");
-  await page.getByRole("button", { name: new RegExp(name) }).click();
+  await page.getByRole("link", { name: new RegExp(name) }).click();
+  await expect(page).toHaveURL(/product=/);
+  await expect(page.getByRole("heading", { name: new RegExp(name) })).toBeVisible();
   await page.getByText("What was taken").click();
   await expect(page.getByText(/mixed: Target disc, east/)).toBeVisible();
   await expect(page.getByText(/thrown away/)).toBeVisible();

@@ -23,7 +23,7 @@ const STORIES: Readonly<Record<string, Story>> = {
     tells: "Materials that drink water are refused.",
     candidate: /Epoxy putty/,
     why: ["gypsum-cement", /It drinks water, and this piece is washed/],
-    whatIf: ["Flexes", /It must flex, and .* is rigid/],
+    whatIf: ["Outdoors", /Sun, frost or damp breaks it down outdoors/],
   },
   goatskin: {
     piece: { kind: "cover", part: { name: "gusset", substrate: "leather", finish: "dye" }, treatment_title: "torn gusset" },
@@ -33,7 +33,7 @@ const STORIES: Readonly<Record<string, Story>> = {
     tells: "It gives under the thumb: a rigid material breaks out again.",
     candidate: /Flexible adhesive/,
     why: ["epoxy-slow", /does not hold on leather/],
-    whatIf: ["Outdoors", /Sun, frost or damp breaks it down outdoors/],
+    whatIf: ["Washed", /It drinks water, and this piece is washed/],
   },
   gypsum: {
     piece: { kind: "relief", part: { name: "garland", substrate: "gypsum", finish: "none" }, treatment_title: "lost garland end" },

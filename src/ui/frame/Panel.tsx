@@ -15,7 +15,8 @@ export function Panel({ title, titleHidden = false, close, children }: Props) {
     <Dialog.Root open onOpenChange={(open) => !open && close()}>
       <Dialog.Portal>
         <Dialog.Overlay className="overlay" />
-        <Dialog.Content className="dialog" aria-describedby={undefined}>
+        {/* what is sent here is not also sent by the form that the panel was opened from: React passes events up through a portal */}
+        <Dialog.Content className="dialog" aria-describedby={undefined} onSubmit={(event) => event.stopPropagation()}>
           <Dialog.Title asChild>
             <h2 className={titleHidden ? "visually-hidden" : ""}>{title}</h2>
           </Dialog.Title>
