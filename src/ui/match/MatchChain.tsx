@@ -23,7 +23,7 @@ export function whyNotPlanned(
   forced: Forced,
 ): string {
   const missing = roles.find((role) => !chain.some((link) => link.role === role));
-  if (missing) return `Nothing fits the ${ROLE_LABELS[missing].toLowerCase()}`;
+  if (missing) return `No ${ROLE_LABELS[missing].toLowerCase()} is chosen`;
   const clash = clashes.some(
     (reasons, i) => forced[chain[i]?.role as Role] === undefined && reasons.some(({ effect }) => effect === "refuse"),
   );

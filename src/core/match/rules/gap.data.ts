@@ -58,7 +58,7 @@ export const GAP_RULES: readonly Rule[] = [
     roles: FILLING,
     when: (c) => layersNeeded(c) > 3 && layersNeeded(c) <= (is(c, "spray-film") ? DROPS : 6),
     word: (c) => `${layersNeeded(c)} layers`,
-    says: (c) => `${plain(c.damage.depth_mm ?? 0)} mm takes ${layersNeeded(c)} layers, days of waiting: a thicker filler is done sooner.`,
+    says: (c) => `${plain(c.damage.depth_mm ?? 0)} mm takes ${layersNeeded(c)} layers, each dried before the next: a thicker filler is done sooner.`,
     source: SHEETS,
   },
   {
