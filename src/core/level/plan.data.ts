@@ -1,4 +1,4 @@
-import type { Family, Finish, Grade } from "../catalogue";
+import type { Family, Finish, Grade, SubstrateRow } from "../catalogue";
 
 const P = (grade: number): Grade => ({ system: "P", grade });
 
@@ -24,7 +24,7 @@ export const LADDER_ENDS: Readonly<Record<Finish, { readonly to: Grade; readonly
 export const LADDER_STARTS: Readonly<Record<1 | 2 | 3 | 4 | 5, Grade>> = { 1: P(320), 2: P(180), 3: P(150), 4: P(120), 5: P(120) };
 
 /** How a substrate is levelled: never water on gypsum, skin, board or paper. */
-export const LUBRICANTS: Readonly<Record<Family, { readonly use: string; readonly why: string }>> = {
+const LUBRICANTS: Readonly<Record<Family, { readonly use: string; readonly why: string }>> = {
   ceramic: { use: "Wet, a drop of soap", why: "Water keeps the dust down and the grain open." },
   mineral: { use: "Dry", why: "Water softens gypsum and composition." },
   wood: { use: "Dry, along the grain", why: "Water raises the fibres." },
@@ -35,6 +35,12 @@ export const LUBRICANTS: Readonly<Record<Family, { readonly use: string; readonl
   bone: { use: "Dry", why: "Water opens cracks along the growth lines." },
   paper: { use: "Dry, light hand", why: "Water lifts the layers." },
 };
+
+/** Where a material is otherwise than its family. */
+const LUBRICANTS_OWN: Readonly<Record<string, string>> = { iron: "Dry, or with white spirit: water rusts it" };
+
+/** What is sanded with on this material: wet, dry, or spirit. */
+export const lubricantOf = ({ substrate, family }: SubstrateRow): string => LUBRICANTS_OWN[substrate] ?? LUBRICANTS[family].use;
 
 export const BACKINGS: ReadonlyArray<{ readonly shape: string; readonly use: string }> = [
   { shape: "flat", use: "hard block" },

@@ -1,5 +1,5 @@
 import { type Finish, type Grade, gradeLabel, grainOf } from "../catalogue";
-import { LADDER_ENDS, LADDER_STARTS, LUBRICANTS } from "../level/plan.data";
+import { LADDER_ENDS, LADDER_STARTS, lubricantOf } from "../level/plan.data";
 import { walk } from "../level/walk";
 import { inSentence, plain } from "../units";
 import { after, type Context, first, linkAt, placesWith, told, type Weighed, type WorkPlace, wastePct, weigh } from "./context";
@@ -164,9 +164,8 @@ function burnish(c: Context, places: readonly WorkPlace[], needs: readonly Need[
 
 function how(c: Context, film: boolean): string {
   if (film) return ", wet, a hard block";
-  const { use } = LUBRICANTS[c.f.on.family];
   const dryFill = c.f.chain.filler?.group === "plaster" || (c.f.chain.filler?.carrier === "water" && c.f.chain.filler.water === "no");
-  return `, ${dryFill ? "dry" : use.toLowerCase()}`;
+  return `, ${dryFill ? "dry" : inSentence(lubricantOf(c.f.on))}`;
 }
 
 /** Beside what must not be scratched: inside the mask, until the grade may touch it. */

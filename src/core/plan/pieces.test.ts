@@ -3,8 +3,8 @@ import { CHIP, pieceOf, takes, waits } from "./pieces.fixture";
 describe("celluloid", () => {
   const plan = pieceOf("celluloid", "none", CHIP);
 
-  test("is wiped without ketone, tried first, and every dust and solvent step says that it burns", () => {
-    expect(plan.op("clean").text).toMatch(/no ketone/);
+  test("is wiped without alcohol or ketone, tried first, and every dust and solvent step says that it burns", () => {
+    expect(plan.op("clean").text).toMatch(/no alcohol, no ketone/);
     expect(plan.op("test-spot").why).toBe("Solvent may craze celluloid.");
     for (const grit of plan.all("grit")) expect(grit.cautions).toContain("celluloid");
     expect(plan.op("clean").cautions).toContain("celluloid");

@@ -1,6 +1,6 @@
 import type { OpRow } from "../catalogue";
 import { plain } from "../units";
-import { CLEAN, CLEAN_CAUTION, chained, filled, heatWords, isFilm, joined, LEADED, lower, removal, sheet, solventNear, swelling } from "./readyFacts";
+import { chained, cleanCautions, cleanWords, filled, heatWords, isFilm, joined, LEADED, lower, removal, sheet, solventNear, swelling } from "./readyFacts";
 
 /** Looking, taking apart, cleaning: what is done to the piece before its places are made. */
 export const PIECE_OPS: readonly OpRow[] = [
@@ -189,13 +189,13 @@ export const PIECE_OPS: readonly OpRow[] = [
     kind: "clean",
     station: "ready",
     of: "damage",
-    text: ({ on, kinds }) => (kinds.has("film") ? "Wash the place with a drop of soap, wipe it, let it dry" : CLEAN[on.family]),
+    text: ({ on, kinds }) => (kinds.has("film") ? "Wash the place with a drop of soap, wipe it, let it dry" : cleanWords(on)),
     why: ({ on, kinds }) => (kinds.has("film") ? "Polish and wax in a film make an eye." : `Nothing holds on a dirty ${lower(on.label)} edge.`),
     done_when: "a white swab stays white",
     hands_min: [5, 15],
     wait_min: [5, 30],
     meanwhile: "it dries",
-    cautions: ({ on, kinds, found }) => [...(kinds.has("film") ? [] : CLEAN_CAUTION[on.family]), ...(on.substrate === "celluloid" ? ["celluloid"] : []), ...(found.damp === true ? ["mould"] : [])],
+    cautions: ({ on, kinds, found }) => [...(kinds.has("film") ? [] : cleanCautions(on)), ...(on.substrate === "celluloid" ? ["celluloid"] : []), ...(found.damp === true ? ["mould"] : [])],
     needs: ["photograph", "lead-test", "dry-out", "stop-cause", "lay-edges", "remove-old", "old-glue-out", "degrease", "take-apart", "slack", "fall-back"],
     when: () => true,
   },

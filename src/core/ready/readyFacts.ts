@@ -1,8 +1,8 @@
-import type { Family, OpFacts } from "../catalogue";
+import type { Family, OpFacts, SubstrateRow } from "../catalogue";
 
 export const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
-export const CLEAN: Readonly<Record<Family, string>> = {
+const CLEAN: Readonly<Record<Family, string>> = {
   ceramic: "Wipe the break with alcohol, twice",
   mineral: "Brush the loss, then blow it out with a hand bellows",
   wood: "Brush and scrape out dust, keep every fibre that still keys",
@@ -13,7 +13,7 @@ export const CLEAN: Readonly<Record<Family, string>> = {
   bone: "Brush dry, wipe with barely damp alcohol",
   paper: "Brush dry, no water",
 };
-export const CLEAN_CAUTION: Readonly<Record<Family, readonly string[]>> = {
+const CLEAN_CAUTION: Readonly<Record<Family, readonly string[]>> = {
   ceramic: ["vapour"],
   polymer: ["vapour"],
   metal: ["vapour", "dust-metal"],
@@ -24,6 +24,17 @@ export const CLEAN_CAUTION: Readonly<Record<Family, readonly string[]>> = {
   board: ["dust-wood"],
   paper: ["dust-mineral", "residues"],
 };
+
+/** What its family's way of cleaning would harm: alcohol softens celluloid, white spirit draws the plasticiser out of vinyl. Horie 2010. */
+const CLEAN_OWN: Readonly<Record<string, string>> = {
+  celluloid: "Wipe with a swab barely damp with water and a drop of soap, dry it at once; no alcohol, no ketone",
+  leatherette: "Wipe with a cloth barely damp with water and a drop of soap, then with clear water; no solvent",
+};
+
+/** How a loss is cleaned on this material, and what to mind. */
+export const cleanWords = ({ substrate, family }: SubstrateRow): string => CLEAN_OWN[substrate] ?? CLEAN[family];
+export const cleanCautions = ({ substrate, family }: SubstrateRow): readonly string[] =>
+  substrate in CLEAN_OWN ? [] : CLEAN_CAUTION[family];
 
 /** What may hold lead under another name than paint. */
 export const LEADED: Readonly<Record<string, string>> = { gilding: "gesso and bole", glaze: "the glaze" };
