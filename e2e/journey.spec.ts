@@ -119,6 +119,7 @@ test("from an empty bench to the record, and back in from its dossier", async ({
     await page.getByRole("combobox", { name: "Station" }).selectOption("fill");
     await page.getByLabel("Because").fill("a pinhole by the rim");
     await done("Open the round");
+    await expect(page.getByLabel("Because")).toBeHidden();
     await page.goto(page.url().replace(/level.*/, "fill"));
     await expect(page.getByText("Round 2").first()).toBeVisible();
     await expect(page.getByText(/a pinhole by the rim/).first()).toBeVisible();
