@@ -1,5 +1,4 @@
 import { consistencyFor, type PressureRow, pressureFor } from "../join/pressure.data";
-import { joinsASitting } from "../ready/assembly";
 import { inSentence, plain } from "../units";
 import { pressureFacts } from "./braceQuestion";
 import {
@@ -20,6 +19,7 @@ import { doseWords, grams } from "./doses";
 import type { Drafts, Need } from "./draft";
 import { lagOf } from "./lag";
 import { isLaidWithGlue } from "./links";
+import { joinsIn, sittingsOf } from "./sittings";
 
 /** What must be behind before anything is glued. */
 const BEFORE_GLUE: readonly Need[] = [
@@ -362,20 +362,6 @@ function frameNeeds({ f }: Context): Need[] {
 function sprungWords(c: Context, place: WorkPlace): string {
   if (!c.f.sprung || place.kind !== "faces") return "";
   return " Section by section, the awkward end first, each held until tacky.";
-}
-
-const joinsIn = ({ joins = 1 }: WorkPlace, sittings: number, i: number): number =>
-  Math.floor(joins / sittings) + (i <= joins % sittings ? 1 : 0);
-
-/** Sittings of shards, by the low end of the open time; acrylic resin in solvent is laid join by join in one sitting. */
-function sittingsOf(c: Context, { joins = 1 }: WorkPlace, { material }: PlanLink): number {
-  const working = lagOf(material, ["working"], 0.1, c.air);
-  const grabs = (lagOf(material, ["handle"], 0.1, c.air)?.min ?? Infinity) < 20;
-  if (joins <= 1 || grabs) return 1;
-  const open = working?.range[0] ?? Infinity;
-  // a resin that dries in minutes is brushed on one join at a time, each held until it tacks
-  if (open < 10) return 1;
-  return Math.max(1, Math.ceil(joins / joinsASitting(open)));
 }
 
 function braceGlueCm3(size: Readonly<Record<string, number>>, film: number): number {
