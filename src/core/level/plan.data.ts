@@ -24,23 +24,23 @@ export const LADDER_ENDS: Readonly<Record<Finish, { readonly to: Grade; readonly
 export const LADDER_STARTS: Readonly<Record<1 | 2 | 3 | 4 | 5, Grade>> = { 1: P(320), 2: P(180), 3: P(150), 4: P(120), 5: P(120) };
 
 /** How a substrate is levelled: never water on gypsum, skin, board or paper. */
-const LUBRICANTS: Readonly<Record<Family, { readonly use: string; readonly why: string }>> = {
-  ceramic: { use: "Wet, a drop of soap", why: "Water keeps the dust down and the grain open." },
-  mineral: { use: "Dry", why: "Water softens gypsum and composition." },
-  wood: { use: "Dry, along the grain", why: "Water raises the fibres." },
-  board: { use: "Dry, light hand", why: "Water swells the board and the edge stays up." },
-  skin: { use: "Dry, foam pad", why: "Water and spirit stain the skin." },
-  metal: { use: "Wet, or spirit", why: "Dry grain loads up and smears soft metal." },
-  polymer: { use: "Wet", why: "Heat smears resin and rubber." },
-  bone: { use: "Dry", why: "Water opens cracks along the growth lines." },
-  paper: { use: "Dry, light hand", why: "Water lifts the layers." },
+const LUBRICANTS: Readonly<Record<Family, string>> = {
+  ceramic: "Wet, a drop of soap", // Water keeps the dust down and the grain open.
+  mineral: "Dry", // Water softens gypsum and composition.
+  wood: "Dry, along the grain", // Water raises the fibres.
+  board: "Dry, light hand", // Water swells the board and the edge stays up.
+  skin: "Dry, foam pad", // Water and spirit stain the skin.
+  metal: "Wet, or spirit", // Dry grain loads up and smears soft metal.
+  polymer: "Wet", // Heat smears resin and rubber.
+  bone: "Dry", // Water opens cracks along the growth lines.
+  paper: "Dry, light hand", // Water lifts the layers.
 };
 
 /** Where a material is otherwise than its family. */
 const LUBRICANTS_OWN: Readonly<Record<string, string>> = { iron: "Dry, or with white spirit: water rusts it" };
 
 /** What is sanded with on this material: wet, dry, or spirit. */
-export const lubricantOf = ({ substrate, family }: SubstrateRow): string => LUBRICANTS_OWN[substrate] ?? LUBRICANTS[family].use;
+export const lubricantOf = ({ substrate, family }: SubstrateRow): string => LUBRICANTS_OWN[substrate] ?? LUBRICANTS[family];
 
 export const BACKINGS: ReadonlyArray<{ readonly shape: string; readonly use: string }> = [
   { shape: "flat", use: "hard block" },
