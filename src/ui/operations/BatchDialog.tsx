@@ -225,7 +225,13 @@ function TakerRow({ taker: { piece, text, mass_g }, fixed, on, toggle, grams: ty
   return (
     <div className="flex min-h-[48px] items-center justify-between gap-3 border-t border-ash-deep">
       <label className="flex min-w-0 items-center gap-3">
-        <input type="checkbox" className="size-5 shrink-0" checked={on} disabled={fixed} onChange={(event) => toggle(event.target.checked)} />
+        <input
+          type="checkbox"
+          className="size-5 shrink-0"
+          checked={on}
+          disabled={fixed}
+          onChange={(event) => toggle(event.target.checked)}
+        />
         <span className="min-w-0">
           <b className="clamp-3 wrap-anywhere">{piece}</b>
           <span className="sub">{brief(text)}</span>
