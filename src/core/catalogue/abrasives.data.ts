@@ -22,7 +22,7 @@ export const ABRASIVE_SYSTEMS = {
   P: { label: "P grade", prefix: "P", grades: P, source: "FEPA 43-1, ISO 6344-2 (to P220) and ISO 6344-3 (ds50, from P240)" },
   ANSI: { label: "ANSI grade", prefix: "ANSI ", grades: ANSI, source: "ANSI B74.18, average grain, as in published grit tables" },
   JIS: { label: "JIS grade", prefix: "#", grades: JIS, source: "JIS R 6001-2, ds50 by electrical resistance" },
-  cushioned: { label: "cushioned cloth", prefix: "cloth ", grades: CUSHIONED, source: "typical data sheets of cushioned abrasive cloths; makers differ by about a third" },
+  cushioned: { label: "cushioned cloth", prefix: "cloth ", grades: CUSHIONED, off: 1 / 3, source: "typical data sheets of cushioned abrasive cloths; makers differ by about a third" },
   micron: { label: "grain in µm", prefix: "", grades: [], source: "the grade states its own grain" },
 } as const satisfies Record<string, AbrasiveSystemRow>;
 
@@ -30,6 +30,8 @@ interface AbrasiveSystemRow {
   readonly label: string;
   readonly prefix: string;
   readonly grades: ReadonlyArray<readonly [number, number]>;
+  /** How far makers differ in the grain of one grade, as a share of it; absent = a standard holds them. */
+  readonly off?: number;
   readonly source: string;
 }
 
@@ -44,6 +46,19 @@ export interface Grade {
 export function grainOf({ system, grade }: Grade): number | undefined {
   if (system === "micron") return grade > 0 ? grade : undefined;
   return ABRASIVE_SYSTEMS[system].grades.find(([name]) => name === grade)?.[1];
+}
+
+/** The grain of a grade from maker to maker, µm; undefined where a standard leaves no room. */
+export function grainRange(grade: Grade): readonly [low: number, high: number] | undefined {
+  const { off }: AbrasiveSystemRow = ABRASIVE_SYSTEMS[grade.system];
+  const micron = grainOf(grade);
+  return off === undefined || micron === undefined ? undefined : [micron * (1 - off), micron * (1 + off)];
+}
+
+/** Whether one grade follows the other in a set as its maker sells it: no sheet goes between them. */
+export function areNeighbours(a: Grade, b: Grade): boolean {
+  const grades = ABRASIVE_SYSTEMS[a.system].grades.map(([grade]) => grade as number);
+  return a.system === b.system && a.system !== "micron" && Math.abs(grades.indexOf(a.grade) - grades.indexOf(b.grade)) === 1;
 }
 
 /** @example gradeLabel({ system: "P", grade: 240 }) // => "P240" */

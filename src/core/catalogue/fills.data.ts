@@ -8,7 +8,7 @@ export const FILLS = [
     gap_mm: [0.5, 30], max_layer_mm: 8, shrinkage_pct: [0.5, 1], rigidity: "rigid", hardness: 4, strength: "strong", service_C: [60, 80],
     water: "stands", outdoor: true, takes_stain: false, reversible: { grade: "effort", by: "lifts off a barrier coat with acetone; else cut out" }, carrier: "none",
     mix: { parts: [{ name: "A", ratio: 1, density: 1.6 }, { name: "B", ratio: 1, density: 1.6 }], ratio_by: "volume", cue: "One colour, no marbling, after two minutes of kneading." },
-    cure: { reference_C: 23, ea_kJ_mol: 55, min_C: 10, at_mm: 8, by: "reaction", stages: [{ stage: "working", minutes: [30, 40] }, { stage: "firm", minutes: [55, 75] }, { stage: "stiff", minutes: [80, 105] }, { stage: "hard", minutes: [300, 480] }, { stage: "full", minutes: [1440, 4320] }] },
+    cure: { reference_C: 23, ea_kJ_mol: 55, min_C: 10, at_mm: 8, by: "reaction", stages: [{ stage: "working", minutes: [40, 180] }, { stage: "firm", minutes: [90, 240] }, { stage: "stiff", minutes: [150, 360] }, { stage: "hard", minutes: [480, 1440] }, { stage: "full", minutes: [1440, 4320] }] },
     hazards: ["sensitiser", "dust-resin"], shelf_months: [12, 24], source: "typical data sheets of kneadable epoxy putties; Ea: Prime, Thermosets, 1997 (50–60 kJ/mol)",
   },
   {

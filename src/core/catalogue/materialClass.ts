@@ -82,6 +82,15 @@ export const GROUP_LABELS: Readonly<Record<Group, string>> = {
   topcoat: "Top coats",
 };
 
+/** Metal that is bought and laid by the leaf, on a size that has come to tack. */
+export interface Leaf {
+  readonly side_mm: number;
+  /** One leaf, €: beaten brass to gold. */
+  readonly price_eur: Range;
+  /** From brushing the size until it is tacky, minutes: quick to slow oil size. */
+  readonly tack_min: Range;
+}
+
 /** One generic class of material. Every figure that varies is a range; `source` says where it stands. */
 export interface ClassRow {
   readonly class: string;
@@ -115,6 +124,7 @@ export interface ClassRow {
   readonly carrier: Carrier;
   /** The only kinds of damage it is made for; absent = no limit. */
   readonly only_for?: readonly DamageKind[];
+  readonly leaf?: Leaf;
   readonly mix: Mix;
   readonly cure: Cure;
   readonly hazards: readonly Caution[];

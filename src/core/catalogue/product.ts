@@ -21,7 +21,7 @@ const stage = (name: Stage, label: string) =>
     label,
     unit: "min",
     digits: 0,
-    limits: [0, 130_000],
+    limits: [0, 600_000],
     of: (row: MaterialClass) => row.cure.stages.find((each) => each.stage === name)?.minutes,
     put: (row: MaterialClass, minutes: Range) => ({
       ...row,

@@ -45,7 +45,7 @@ test("drying goes with the square of the thickness, a reaction does not", () => 
 test("stages come from the middle of the makers' ranges", () => {
   const times = stageTimes({ material: classRow("epoxy-putty"), thickness_mm: 4, at: iso(NOW), rh_pct: 50 }, { constant_C: 23 });
   const firm = times.find(({ stage }) => stage === "firm")?.at ?? 0;
-  expect((firm - NOW) / 60_000).toBeCloseTo(Math.sqrt(55 * 75), 3);
+  expect((firm - NOW) / 60_000).toBeCloseTo(Math.sqrt(90 * 240), 3);
 });
 
 test("what never sets has no time, and says why", () => {

@@ -15,6 +15,8 @@ export const CureInput = strict({
   model: CureModel,
   min_C: Type.Optional(celsius()),
   start: instant(),
+  /** What takes longer is never reached; 60 without. */
+  within_days: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 3650 })),
   climate: Type.Unsafe<{ constant_C: number } | { samples: Static<typeof ClimateSample>[] }>({
     type: "object",
     additionalProperties: false,

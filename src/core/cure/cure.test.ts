@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { cure } from "./cure";
+import { cure, withinDays } from "./cure";
 import type { CureInput } from "./cure.schema";
 import { rate } from "./rate";
 
@@ -88,6 +88,13 @@ test("what takes longer than 60 days is never", () => {
   const found = cure(input({ stages }));
   expect(minutesOf(found, 0)).toBeCloseTo(86_399, 6);
   expect(found.stages[1]).toMatchObject({ never: true, reason: expect.stringContaining("60 days") });
+});
+
+test("oil that takes a year is waited for where it is asked; a reaction of a day is not", () => {
+  const stages = [{ name: "full", minutes: 261_000 }];
+  expect(cure(input({ stages })).stages[0]).toMatchObject({ never: true });
+  expect(minutesOf(cure(input({ stages, within_days: withinDays(261_000) })))).toBeCloseTo(261_000, 3);
+  expect([withinDays(1440), withinDays(525_600)]).toEqual([60, 1460]);
 });
 
 test("samples before the start and beyond the end hold their ends", () => {

@@ -1,9 +1,13 @@
-import { isoLike } from "../units";
+import { isoLike, plain } from "../units";
 import type { CureInput, CureResult } from "./cure.schema";
 import { rate } from "./rate";
 
 const MINUTE = 60_000;
-const LONGEST_MIN = 60 * 24 * 60;
+const DAY_MIN = 24 * 60;
+const WITHIN_DAYS = 60;
+
+/** How long it is sensible to wait for stages so long at the reference temperature, days: two months, or four times as long where oil takes a year. */
+export const withinDays = (reference_min: number): number => Math.max(WITHIN_DAYS, (4 * reference_min) / DAY_MIN);
 
 /** A stretch of time in which the temperature runs in a straight line; times in minutes since `start`. */
 interface Stretch {
@@ -16,7 +20,7 @@ interface Stretch {
 /**
  * When each stage is reached, in minutes since `start` and as a time in the offset of `start`:
  * where ∫ k(T)/k(T_ref) dt equals the stage's minutes at the reference temperature. The temperature is linear
- * between samples and constant beyond the ends; below `min_C` nothing happens. Not within 60 days = never.
+ * between samples and constant beyond the ends; below `min_C` nothing happens. Not within 60 days, or what is asked, = never.
  * @throws {RangeError} if the samples are not in order of time
  */
 export function cure(input: CureInput): CureResult {
@@ -37,7 +41,7 @@ export function cure(input: CureInput): CureResult {
   };
 }
 
-/** From reference minutes to minutes since start; undefined when 60 days are not enough. */
+/** From reference minutes to minutes since start; undefined when the days asked are not enough. */
 function cureClock(input: CureInput): (referenceMinutes: number) => number | undefined {
   const speed = (temp_C: number) => rate(temp_C, input.reference_C, input.model, input.min_C);
   const parts = stretches(input).flatMap((stretch) => splitAt(stretch, input.min_C));
@@ -55,9 +59,10 @@ function cureClock(input: CureInput): (referenceMinutes: number) => number | und
   };
 }
 
-/** The climate from start to 60 days later, in straight stretches of at most 5 °C of change. */
-function stretches({ climate, start }: CureInput): Stretch[] {
-  if ("constant_C" in climate) return [{ from: 0, to: LONGEST_MIN, fromC: climate.constant_C, toC: climate.constant_C }];
+/** The climate from start to the last day asked, in straight stretches of at most 5 °C of change. */
+function stretches({ climate, start, within_days = WITHIN_DAYS }: CureInput): Stretch[] {
+  const until = within_days * DAY_MIN;
+  if ("constant_C" in climate) return [{ from: 0, to: until, fromC: climate.constant_C, toC: climate.constant_C }];
   const origin = Date.parse(start);
   const points = climate.samples.map(({ at, temp_C }) => ({ at: (Date.parse(at) - origin) / MINUTE, temp_C }));
   points.forEach(({ at }, i) => {
@@ -65,16 +70,16 @@ function stretches({ climate, start }: CureInput): Stretch[] {
   });
   const first = points[0] as { at: number; temp_C: number };
   const last = points.at(-1) as { at: number; temp_C: number };
-  const whole = [{ at: Math.min(0, first.at), temp_C: first.temp_C }, ...points, { at: LONGEST_MIN, temp_C: last.temp_C }];
+  const whole = [{ at: Math.min(0, first.at), temp_C: first.temp_C }, ...points, { at: until, temp_C: last.temp_C }];
   return whole.slice(1).flatMap((end, i) => {
     const begin = whole[i] as { at: number; temp_C: number };
-    return clip({ from: begin.at, to: end.at, fromC: begin.temp_C, toC: end.temp_C });
+    return clip({ from: begin.at, to: end.at, fromC: begin.temp_C, toC: end.temp_C }, until);
   });
 }
 
-function clip(stretch: Stretch): Stretch[] {
+function clip(stretch: Stretch, until: number): Stretch[] {
   const from = Math.max(0, stretch.from);
-  const to = Math.min(LONGEST_MIN, stretch.to);
+  const to = Math.min(until, stretch.to);
   if (to <= from) return [];
   return [{ from, to, fromC: tempAt(stretch, from), toC: tempAt(stretch, to) }];
 }
@@ -125,9 +130,9 @@ function solve(stretch: Stretch, goal: number, speed: (temp_C: number) => number
   return high;
 }
 
-function reasonFor({ climate, min_C }: CureInput): string {
+function reasonFor({ climate, min_C, within_days = WITHIN_DAYS }: CureInput): string {
   const temps = "constant_C" in climate ? [climate.constant_C] : climate.samples.map(({ temp_C }) => temp_C);
   if (min_C !== undefined && temps.every((temp) => temp < min_C))
     return `Does not cure here: it needs at least ${min_C} °C. Warm the piece or take another material.`;
-  return "Not reached within 60 days in this climate. Warm the piece or take another material.";
+  return `Not reached within ${plain(within_days, 0)} days in this climate. Warm the piece or take another material.`;
 }

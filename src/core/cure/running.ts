@@ -1,5 +1,5 @@
 import { type MaterialClass, middle, type Stage } from "../catalogue";
-import { cure } from "./cure";
+import { cure, withinDays } from "./cure";
 import type { CureInput } from "./cure.schema";
 import { paceOf } from "./pace";
 
@@ -27,6 +27,7 @@ export function stageTimes({ material, thickness_mm, at, rh_pct }: Start, climat
     pace: paceOf(material, stage, thickness_mm, rh_pct),
   }));
   // stages of one rate are asked at once: the climate is integrated once for all of them
+  const within_days = withinDays(Math.max(...paced.map(({ minutes, pace }) => minutes * pace.factor)));
   const rates = [...new Set(paced.map(({ pace }) => pace.ea_kJ_mol))];
   const reached = new Map(
     rates.flatMap((ea_kJ_mol) =>
@@ -38,6 +39,7 @@ export function stageTimes({ material, thickness_mm, at, rh_pct }: Start, climat
         model: { kind: "arrhenius", ea_kJ_mol },
         min_C,
         start: at,
+        within_days,
         climate,
       }).stages.map((each) => [each.name, each] as const),
     ),

@@ -8,6 +8,10 @@ export type BraceJoint = (typeof BRACE_JOINTS)[number];
 export const BRACE_KINDS = ["dowel", "pin", "spline", "cleat", "wire", "screw", "patch", "none"] as const;
 export type BraceKind = (typeof BRACE_KINDS)[number];
 
+/** How a piece is used, where no load is known. */
+export const BRACE_USES = ["looked-at", "handled", "played", "carried"] as const;
+export type BraceUse = (typeof BRACE_USES)[number];
+
 const Rectangle = strict({ width_mm: above0(5000), height_mm: above0(5000) });
 const Round = strict({ diameter_mm: above0(5000) });
 
@@ -24,6 +28,10 @@ export const BraceInput = strict({
   crack_length_mm: Type.Optional(above0(10_000)),
   load_N: Type.Optional(from0(1e6)),
   lever_mm: Type.Optional(from0(20_000)),
+  /** Where no load is given: what hands do to it. */
+  use: Type.Optional(oneOf(BRACE_USES)),
+  /** How far the faces stay apart, on the mean: a thick line of glue holds less. */
+  gap_mm: Type.Optional(from0(50)),
   material: oneOf(SUBSTRATES.map(({ substrate }) => substrate) as Substrate[]),
   brace: Type.Optional(oneOf(BRACE_KINDS)),
   /** Of shards: how many, and whether a closed body holds them. */

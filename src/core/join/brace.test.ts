@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { SUBSTRATES } from "../catalogue";
 import { brace } from "./brace";
 import { BRACE_JOINTS, BRACE_KINDS, type BraceInput } from "./brace.schema";
+import { handlingOf } from "./handling";
 import { safeWall, sidesOf, sizedFor, sizeOf } from "./sizing";
 import { STRENGTHS } from "./strengths.data";
 
@@ -154,9 +155,34 @@ test("a brace that stays under what is asked says so; one that reaches it does n
   expect(codes("spline")).not.toContain("still-weak");
 });
 
-test("no load given counts as handling, and says so", () => {
-  const { load_N: _, ...handled } = rail;
-  expect(brace(handled).basis.source).toContain("20 N of handling at 180 mm assumed");
+describe("no load given counts as what hands do to it by use and thickness, and says so", () => {
+  const { load_N: _, ...unloaded } = rail;
+  test.each([
+    ["looked-at", "5 N of moving"],
+    ["handled", "20 N of handling"],
+    ["played", "30 N of playing or opening"],
+    ["carried", "50 N of carrying"],
+  ] as const)("%s: %s", (use, words) => {
+    expect(brace({ ...unloaded, use }).basis.source).toContain(words);
+  });
+
+  test("a finger 6 mm thick and 22 mm long is brushed, not gripped: 2 N · 22 mm / 21.2 mm³ = 2.07 N/mm²; 10 / 2.07 = 4.8 of 4", () => {
+    const finger = { joint: "build-up", section: { diameter_mm: 6 }, lever_mm: 22, material: "resin-cast", use: "looked-at" } as const;
+    expect(brace(finger).safety_without).toBeCloseTo(4.82, 2);
+    expect(brace(finger).needed).toBe("optional");
+    expect(brace({ ...finger, use: "carried" }).needed).toBe("yes");
+  });
+
+  test("half as thick is taken with a quarter of the force, and never under 2 N", () => {
+    expect([handlingOf("handled", 20), handlingOf("handled", 10), handlingOf("handled", 3)].map(({ force_N }) => force_N)).toEqual([
+      20, 5, 2,
+    ]);
+  });
+});
+
+test("a line of 3 mm holds about half of a thin one, 1 mm three quarters, 0.2 mm all", () => {
+  const of = (gap_mm: number) => brace({ ...rail, gap_mm }).safety_without / brace(rail).safety_without;
+  expect([of(0.2), of(1), of(3)]).toEqual([1, expect.closeTo(0.776, 3), expect.closeTo(0.498, 3)]);
 });
 
 test("a torn edge always asks for its patch", () => {

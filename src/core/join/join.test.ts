@@ -164,7 +164,7 @@ describe("what a damage asks of a brace", () => {
     { kind: "shards", shards: 7, break_length_mm: 400, thickness_mm: 3 },
   ];
   test.each(damages)("$kind is a question that brace takes, and every size of it can be drawn", (damage) => {
-    const question = braceQuestion(damage, "hardwood");
+    const question = braceQuestion(damage, "hardwood", { touched: true });
     expect(check(BraceInput, question)).toEqual([]);
     if (!question) return;
     for (const sized of sizedFor(question)) {
@@ -175,7 +175,7 @@ describe("what a damage asks of a brace", () => {
   });
 
   test("what is only filled asks nothing; a class of brace is known by its kind", () => {
-    expect(braceQuestion({ kind: "hole", diameter_mm: 5, depth_mm: 5, through: false }, "hardwood")).toBeUndefined();
+    expect(braceQuestion({ kind: "hole", diameter_mm: 5, depth_mm: 5, through: false }, "hardwood", {})).toBeUndefined();
     expect([braceKindOf("wood-spline"), braceKindOf("metal-pin"), braceKindOf("pva")]).toEqual(["spline", "pin", undefined]);
   });
 });

@@ -28,7 +28,14 @@ export type LadderInput = Static<typeof LadderInput>;
 const GradeOut = Type.Unsafe<number | string>({ type: ["number", "string"] });
 
 export const LadderResult = strict({
-  steps: Type.Array(strict({ system: LadderSystem, grade: GradeOut, micron: Type.Number() })),
+  steps: Type.Array(
+    strict({
+      system: LadderSystem,
+      grade: GradeOut,
+      micron: Type.Number(),
+      micron_range: Type.Optional(Type.Array(Type.Number(), { minItems: 2, maxItems: 2 })),
+    }),
+  ),
   ratios: Type.Array(Type.Number()),
   gaps: Type.Array(strict({ after: strict({ system: LadderSystem, grade: GradeOut }), ratio: Type.Number() })),
   ...carried,

@@ -113,6 +113,26 @@ test("both ends are kept, every rung is finer, every ratio is that of its neighb
   );
 });
 
+describe("cushioned cloths, which no standard holds", () => {
+  const cloth = (grade: number) => ({ system: "cushioned", grade }) as const;
+  const set = [1500, 1800, 2400, 3200, 3600, 4000, 6000, 8000, 12000].map(cloth);
+
+  test("a complete set is never told to buy a sheet, though two of its neighbours lie over the step", () => {
+    const { gaps, warnings, steps } = ladder({ from: cloth(1500), to: cloth(12000), stock: set });
+    expect([gaps, warnings]).toEqual([[], []]);
+    expect(steps[0]).toMatchObject({ grade: 1500, micron_range: [expect.closeTo(20, 9), 40] });
+  });
+
+  test("a cloth that is missing between two is still told", () => {
+    const { gaps } = ladder({ from: cloth(1500), to: cloth(2400), stock: [cloth(1500), cloth(2400)] });
+    expect(gaps).toEqual([{ after: cloth(1500), ratio: 2.5 }]);
+  });
+
+  test("grades of a standard have no range", () => {
+    expect(ladder({ from: P(240), to: P(400) }).steps[0]).not.toHaveProperty("micron_range");
+  });
+});
+
 describe("the walk", () => {
   const done = (grade: number) => ({ kind: "grit-done", grade: P(grade) as Grade }) as const;
 

@@ -1,5 +1,5 @@
-import { ABRASIVE_SYSTEMS, type Grade, gradeLabel, grainOf } from "../catalogue";
-import { figure } from "../units";
+import { ABRASIVE_SYSTEMS, areNeighbours, type Grade, gradeLabel, grainOf, grainRange } from "../catalogue";
+import { figure, present } from "../units";
 import type { Warning } from "../units/schema";
 import { gritLadder, MAX_STEP_RATIO, type Rung } from "./gritLadder";
 import type { GradeInput, LadderInput, LadderResult } from "./ladder.schema";
@@ -19,11 +19,17 @@ export function ladder(input: LadderInput): LadderResult {
   const rungs = gritLadder(rungOf(start), rungOf(input.to), [...choice], maxRatio);
   const ratios = rungs.slice(1).map(({ micron }, i) => (rungs[i] as Rung).micron / micron);
   const write = gradeWriter(start);
-  const gaps = ratios.flatMap((ratio, i) =>
-    ratio > maxRatio * (1 + 1e-12) ? [{ after: rungs[i] as Rung, to: rungs[i + 1] as Rung, ratio }] : [],
-  );
+  const gaps = ratios
+    .map((ratio, i) => ({ after: rungs[i] as Rung, to: rungs[i + 1] as Rung, ratio }))
+    // a maker's complete set has no gap, whatever the published grain of two neighbours says
+    .filter(({ after, to, ratio }) => ratio > maxRatio * (1 + 1e-12) && !areNeighbours(after, to));
   return {
-    steps: rungs.map((rung) => ({ system: rung.system, grade: write(rung), micron: rung.micron })),
+    steps: rungs.map((rung) => ({
+      system: rung.system,
+      grade: write(rung),
+      micron: rung.micron,
+      ...present({ micron_range: grainRange(rung)?.slice() }),
+    })),
     ratios,
     gaps: gaps.map(({ after, ratio }) => ({ after: { system: after.system, grade: write(after) }, ratio })),
     basis: {

@@ -28,6 +28,7 @@ const lower = ({ row }: Link) => inSentence(row.name);
 const is = ({ row }: Link, ...classes: readonly ClassName[]) => classes.includes(row.class);
 const fills = ({ role }: Link) => role === "filler";
 const DENSE: readonly ClassName[] = ["epoxy-putty", "bulked-epoxy", "polyester-filler", "wood-filler-two-part", "mma-acrylic", "stone-resin-mortar", "epoxy-wood-putty", "bulked-resin"];
+const OILS: readonly ClassName[] = ["oil-colour", "artists-oil"];
 const POLYESTERS: readonly ClassName[] = ["polyester-filler", "wood-filler-two-part"];
 
 const SHEETS = "typical data sheets";
@@ -112,8 +113,14 @@ export const PAIR_RULES: readonly PairRule[] = [
   { id: "gesso-on-dense", effect: "if", when: (under, over) => is(over, "glue-gesso") && is(under, ...DENSE), says: (under) => `Fits if ${lower(under)} is scored and sized: gesso finds no pores in it.`, source: TRADE },
   { id: "watercolour-on-dense", effect: "if", when: (under, over) => is(over, "watercolour") && fills(under) && is(under, ...DENSE), says: (under) => `Fits if a ground lies between: watercolour beads on ${lower(under)}.`, source: "Buys and Oakley 1993" },
   { id: "water-over-watercolour", effect: "if", when: (under, over) => is(under, "watercolour") && over.role === "topcoat" && over.row.carrier === "water", says: (under, over) => `Fits if the colour is fixed first: ${lower(over)} makes ${lower(under)} run.`, source: "Horie 2010" },
-  { id: "lacquer-on-young-oil", effect: "refuse", when: (under, over) => is(under, "oil-colour") && STRONG.includes(over.row.carrier), says: (under, over) => `${over.row.name} wrinkles ${lower(under)}: its solvent swells oil that is younger than months.`, source: SHEETS },
-  { id: "coat-on-slow-oil", effect: "if", when: (under, over) => is(under, "oil-colour") && over.role === "topcoat" && !STRONG.includes(over.row.carrier), says: () => "Fits if the oil colour has dried for weeks: a coat too soon cracks over it.", source: "Horie 2010" },
+  { id: "lacquer-on-young-oil", effect: "refuse", when: (under, over) => is(under, ...OILS) && STRONG.includes(over.row.carrier), says: (under, over) => `${over.row.name} wrinkles ${lower(under)}: its solvent swells oil that is younger than months.`, source: SHEETS },
+  {
+    id: "coat-on-slow-oil",
+    effect: "if",
+    when: (under, over) => is(under, ...OILS) && over.role === "topcoat" && !STRONG.includes(over.row.carrier),
+    says: (under) => `Fits if ${lower(under)} has dried for ${is(under, "artists-oil") ? "three to twelve months" : "one to four weeks"}: a coat too soon cracks over it.`,
+    source: "Horie 2010; Mayer, The Artist’s Handbook",
+  },
   { id: "oil-on-dense-fill", effect: "if", when: (under, over) => is(over, "hard-oil") && fills(under) && !under.row.takes_stain, says: (under) => `Fits if it is wiped off ${lower(under)} at once: oil stays sticky where nothing drinks it.`, source: SHEETS },
   { id: "solvent-on-leaf", effect: "if", when: (under, over) => is(under, "metal-leaf") && over.role === "topcoat" && over.row.carrier !== "water", says: (_, over) => `Fits if the size is through-dry: ${lower(over)} creeps under the leaf.`, source: "trade practice of gilders, a rule of thumb" },
   { id: "water-on-leaf", effect: "if", when: (under, over) => is(under, "metal-leaf") && over.row.carrier === "water", says: () => "Fits if the leaf lies on oil size: water lifts a water gilding.", source: "trade practice of gilders, a rule of thumb" },

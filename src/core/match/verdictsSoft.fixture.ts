@@ -190,6 +190,7 @@ export const SOFT_SITUATIONS: readonly Situation[] = [
       ["filler", "wood-filler-water", "refused", "indoor use: data sheets"],
       ["filler", "wood-inlay", "fits-if", "cut square: trade practice"],
       ["colour", "oil-colour", "fits", SHEETS],
+      ["colour", "artists-oil", "fits", "Mayer, The Artist’s Handbook"],
     ],
   },
   {

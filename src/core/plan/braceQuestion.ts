@@ -1,30 +1,34 @@
 import type { DamageKind, Family, Substrate } from "../catalogue";
-import type { BraceInput, BraceJoint } from "../join/brace.schema";
+import type { BraceInput, BraceJoint, BraceUse } from "../join/brace.schema";
+import { handlingLever } from "../join/handling";
 import type { PressureFacts } from "../join/pressure.data";
 import type { SizedBrace } from "../join/sizing";
 import { sidesOf } from "../join/sizing";
 import type { Damage, DamageOf } from "../survey/measures.data";
 import { sectionOf } from "../survey/place";
 import type { Sketch } from "../survey/sketch";
+import type { Service } from "../survey/survey.schema";
 import { type Point, plain } from "../units";
 
-type Asks = { readonly [K in DamageKind]?: (damage: DamageOf<K>) => Omit<BraceInput, "material"> };
+type Asked = Omit<BraceInput, "material" | "use">;
+type Asks = { readonly [K in DamageKind]?: (damage: DamageOf<K>) => Asked };
+
+/** A member that broke off, as measured: its section, its load, and how far the faces stay apart, on the mean. */
+function broken(damage: DamageOf<"break-along"> | DamageOf<"break-across">) {
+  const { load_N, lever_mm, gap_from_mm = 0, gap_mm = 0 } = damage;
+  const section = sectionOf(damage).at;
+  return {
+    section,
+    lever_mm: lever_mm || handlingLever(sidesOf({ section }).height),
+    ...(load_N ? { load_N } : {}),
+    ...(gap_mm > 0 ? { gap_mm: (gap_from_mm + gap_mm) / 2 } : {}),
+  };
+}
 
 /** What a damage asks of a brace; kinds that are only filled ask nothing. */
 const ASKS: Asks = {
-  "break-along": ({ slope_mm, load_N, lever_mm, ...member }) => ({
-    joint: "break-along",
-    section: sectionOf(member).at,
-    slope_length_mm: slope_mm,
-    ...(load_N ? { load_N } : {}),
-    ...(lever_mm ? { lever_mm } : {}),
-  }),
-  "break-across": ({ load_N, lever_mm, ...member }) => ({
-    joint: "break-across",
-    section: sectionOf(member).at,
-    ...(load_N ? { load_N } : {}),
-    ...(lever_mm ? { lever_mm } : {}),
-  }),
+  "break-along": (damage) => ({ joint: "break-along", slope_length_mm: damage.slope_mm, ...broken(damage) }),
+  "break-across": (damage) => ({ joint: "break-across", ...broken(damage) }),
   crack: ({ length_mm, depth_mm }) => ({
     joint: "crack",
     section: { width_mm: length_mm, height_mm: depth_mm },
@@ -48,14 +52,20 @@ const ASKS: Asks = {
   }),
 };
 
-/** The question for `brace`, from the damage as surveyed; undefined where nothing is let in. */
-export function braceQuestion(damage: Damage, material: Substrate): BraceInput | undefined {
+/** The question for `brace`, from the damage and the use as surveyed; undefined where nothing is let in. */
+export function braceQuestion(damage: Damage, material: Substrate, service: Service): BraceInput | undefined {
   const asked = asksOf(damage);
-  return asked && { ...asked, material };
+  return asked && { ...asked, material, use: handsOf(service) };
 }
 
-function asksOf<K extends DamageKind>(damage: DamageOf<K>): Omit<BraceInput, "material"> | undefined {
-  return (ASKS[damage.kind as K] as ((d: DamageOf<K>) => Omit<BraceInput, "material">) | undefined)?.(damage);
+function handsOf({ load, flex, acoustic, touched }: Service): BraceUse {
+  if (load) return "carried";
+  if (flex || acoustic) return "played";
+  return touched ? "handled" : "looked-at";
+}
+
+function asksOf<K extends DamageKind>(damage: DamageOf<K>): Asked | undefined {
+  return (ASKS[damage.kind as K] as ((d: DamageOf<K>) => Asked) | undefined)?.(damage);
 }
 
 /** What decides how the joint is pressed. */

@@ -149,3 +149,28 @@ test("the picture after is taken from the same places, when nothing covers the p
     expect(plan.operations.at(-1)?.id).toMatch(/sign$/);
   }
 });
+
+describe("leaf is laid by the leaf, on size that has come to tack", () => {
+  const gilded = (side_mm: number) =>
+    pieceOf(
+      "hardwood",
+      "gilding",
+      { kind: "eroded", length_mm: side_mm, width_mm: side_mm, depth_mm: 1, cause_present: false },
+      { choose: [{ role: "colour", class: "metal-leaf" }] },
+    );
+
+  test("leaves of 64 cm² for the face that is coloured and 30 % more, when the size has come to tack", () => {
+    const plan = gilded(100);
+    const [leaf] = plan.all("colour/leaf-1-laid");
+    const area_mm2 = plan.places.find(({ id }) => id === leaf?.places[0])?.area_mm2 ?? 0;
+    expect(area_mm2).toBeGreaterThanOrEqual(10_000);
+    expect(leaf?.text).toContain(`Lay ${Math.ceil((area_mm2 * 1.3) / 6400)} leaves of 80 × 80 mm`);
+    expect(leaf?.after).toContainEqual(expect.objectContaining({ op: "r1/colour/leaf-1/metal-leaf", min_min: 180, min_range: [180, 720] }));
+    expect(plan.inOrder("colour/leaf-1/", "colour/leaf-1-laid", "colour/tone-1/")).toBe(true);
+  });
+
+  test("its price is by the leaf: 3 × 3 times the face costs dozens of leaves more, not grams of size", () => {
+    const [small, large] = [gilded(100).cost_eur, gilded(300).cost_eur];
+    expect((large[1] ?? 0) - (small[1] ?? 0)).toBeGreaterThan(16 * 3.5);
+  });
+});

@@ -5,6 +5,7 @@ import { after, type Context, first, linkAt, type PlanLink, placesWith, told, ty
 import { grams } from "./doses";
 import type { Drafts, Need } from "./draft";
 import { gloss } from "./filmOps";
+import { layLeaf, leafOf } from "./leafOps";
 
 const base = (c: Context, places: readonly WorkPlace[]) => ({ damage: c.f.id, places, of: "damage" as const, station: "colour" as const });
 
@@ -234,6 +235,7 @@ function lay(
     thickness_mm: mm,
     needs: [
       ...beforeCoat(c, link, material, before),
+      ...(before?.material.leaf ? [first(leafOf(before.name), "the leaf is laid")] : []),
       first("dust-off", "clean"),
       ...(unmasked ? [first("unmask-foil", "the mask is off")] : []),
     ],
@@ -242,6 +244,7 @@ function lay(
     uses: material.carrier === "ketone" ? ["spray place"] : [],
     layer: n,
   });
+  if (material.leaf) layLeaf(c, surface, name, material.leaf, out);
 }
 
 /** On foil the mask comes off after the last colour: the clear over it runs out without an edge. −1 = it stays on. */
@@ -277,12 +280,9 @@ function beforeCoat(c: Context, link: PlanLink, material: MaterialClass, before:
   return [dryNeed(c, before)];
 }
 
-/** Rags of these catch fire by themselves. */
-const OILS: readonly string[] = ["hard-oil", "oil-colour"];
-
 function cautionsOf(group: CoatGroup, material: MaterialClass): string[] {
   const sprayed = group.name === "tone" && material.carrier === "ketone" ? ["spray"] : [];
-  return [...material.hazards, ...sprayed, ...(OILS.includes(material.class) ? ["oily-rags"] : [])];
+  return [...material.hazards, ...sprayed];
 }
 
 /** A film is levelled when it has stopped shrinking, then brought to gloss. */

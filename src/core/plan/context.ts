@@ -91,7 +91,7 @@ export function weigh(material: MaterialClass, need_cm3: number, extra_pct: numb
   const volume_cm3 = need_cm3 * (1 + extra_pct / 100);
   const density = material.mix.mixed_density ?? densityOf(material);
   const mass_g = volume_cm3 * density;
-  const working = lagOf(material, ["working"], 1, air)?.min ?? Infinity;
+  const working = lagOf(material, ["working"], 1, air)?.range[0] ?? Infinity;
   const byTime = volume_cm3 / (working * APPLY[apply]);
   const { largest_g, because } = cupOf(material, apply);
   const byCup = mass_g / largest_g;

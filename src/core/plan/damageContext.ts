@@ -20,7 +20,7 @@ import type { Shelf } from "../match/case";
 import type { MatchInput } from "../match/match.schema";
 import { flagsOf } from "../survey/consequences";
 import type { Damage } from "../survey/measures.data";
-import type { Service, Survey } from "../survey/survey.schema";
+import type { Survey } from "../survey/survey.schema";
 import type { WayFacts, WayRow } from "../survey/wayRow";
 import { placesOf, preselectedWay, wayRow, waysFor } from "../survey/ways";
 import { plain, present } from "../units";
@@ -58,10 +58,6 @@ export interface WorkedDamage extends ChosenLinks {
   readonly brace_warnings: ReadonlyArray<{ readonly code: string; readonly message: string }>;
 }
 
-/** What hands do to a piece where no load is given, N: looked at, handled, loaded. Trade practice. */
-const HANDLING_N = { looked_at: 5, touched: 20, load: 50 } as const;
-const handling = ({ load, touched }: Service): number => (load ? HANDLING_N.load : touched ? HANDLING_N.touched : HANDLING_N.looked_at);
-
 /** Joints that are reckoned as a beam. */
 const BEAMS: readonly string[] = ["break-along", "break-across"];
 
@@ -73,23 +69,10 @@ function mayHoldLead(finish: Finish, on: { readonly family: string; readonly por
   return finish === "glaze" && on.porous;
 }
 
-/** What a damage asks of a brace, with the load that its use brings. */
-export function braceAsked(damage: Damage, substrate: Substrate, service: Service): BraceInput | undefined {
-  const question = braceQuestion(damage, substrate);
-  if (!question) return undefined;
-  if (!BEAMS.includes(question.joint)) return question;
-  return { ...question, load_N: question.load_N ?? handling(service), lever_mm: question.lever_mm ?? leverOf(question) };
-}
-
-/** Where no lever was measured, hands pull at three heights of the section. */
-function leverOf({ section }: BraceInput): number {
-  return 3 * ("diameter_mm" in section ? section.diameter_mm : section.height_mm);
-}
-
 /** What decides the ways of a damage. */
 export function wayFactsOf({ piece, substrate, finish, survey }: DamageInput, stance: Stance): WayFacts {
   const found = flagsOf(survey.inspected);
-  const asked = braceAsked(survey.damage, substrate, survey.service);
+  const asked = braceQuestion(survey.damage, substrate, survey.service);
   return {
     piece,
     on: substrateRow(substrate),
@@ -108,7 +91,7 @@ interface Made extends ChosenLinks {
   readonly places: readonly WorkPlace[];
 }
 
-type Question = ReturnType<typeof braceAsked>;
+type Question = ReturnType<typeof braceQuestion>;
 const isBeam = (question: Question): question is BraceInput => question !== undefined && BEAMS.includes(question.joint);
 
 /** Work a damage out. @throws {RangeError} on a way that its kind does not have */
@@ -117,7 +100,7 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
   // foil is the finish of a wrapped board, whether it was named or not
   const finish = substrate === "mdf-vinyl" && input.finish === "none" ? "foil" : input.finish;
   const facts = wayFactsOf({ ...input, finish }, stance);
-  const question = braceAsked(survey.damage, substrate, survey.service);
+  const question = braceQuestion(survey.damage, substrate, survey.service);
   const asked = { ...matchInputOf({ substrate, finish }, survey, survey.damage, air.temp_C), stance };
   const made = (way: WayRow) => makeWay(way, placesOf(way, survey.damage, input.id, facts), asked, question, input, shelf);
   const taken = input.way === undefined ? unasked(survey.damage, facts, made) : made(rowOf(survey.damage, input.way));

@@ -56,3 +56,12 @@ test("for every class: later stages never come sooner, warmth and the air that i
     { numRuns: 60 },
   );
 });
+
+test("artists’ oil waits three to twelve months for its varnish, alkyd one to four weeks", () => {
+  const days = (name: "artists-oil" | "oil-colour") =>
+    lagOf(classRow(name), ["full"], 0.05, AIR)?.range.map((min) => Math.round(min / 1440));
+  expect([days("artists-oil"), days("oil-colour")]).toEqual([
+    [90, 365],
+    [7, 30],
+  ]);
+});

@@ -1,6 +1,6 @@
 import type { MaterialClass, Range, Stage } from "../catalogue";
 import { middle } from "../catalogue";
-import { cure } from "../cure/cure";
+import { cure, withinDays } from "../cure/cure";
 import { paceOf } from "../cure/pace";
 
 /** The air that a plan is reckoned in. */
@@ -19,8 +19,9 @@ export interface Lag {
   readonly stage?: Stage;
 }
 
-/** What is not reached within this many minutes is never: as `cure` says. */
+/** What is never reached counts as so many minutes. */
 const NEVER_MIN = 60 * 24 * 60;
+
 /** The first of `stages` that a material has, in a layer so thick, in this air; undefined where it has none of them. */
 export function lagOf(
   material: MaterialClass,
@@ -40,6 +41,7 @@ export function lagOf(
     model: { kind: "arrhenius", ea_kJ_mol },
     min_C,
     start: "2000-01-01T00:00:00Z",
+    within_days: withinDays(row.minutes[1] * factor),
     climate: { constant_C: temp_C },
   });
   const [min, low, high] = found.stages.map((each) => ("never" in each ? NEVER_MIN : each.minutes)) as [number, number, number];

@@ -87,7 +87,7 @@ const edgeOf = ({ from, need: { lag, max, because } }: Edge): Operation["after"]
   min_min: lag?.min ?? 0,
   min_range: lag?.range ?? [0, 0],
   because,
-  ...present({ max_min: max?.min, stage: lag?.stage, closes: max?.stage }),
+  ...present({ max_min: max?.min, max_range: max?.range, stage: lag?.stage, closes: max?.stage }),
 });
 
 /** Clocks older than this are not looked at any more, ms. */
@@ -121,14 +121,15 @@ function strongest(after: Operation["after"]): Operation["after"] {
   for (const each of after) {
     const known = best.get(each.op);
     if (!known) best.set(each.op, each);
-    else best.set(each.op, { ...(each.min_min > known.min_min ? each : known), ...minMax(known.max_min, each.max_min) });
+    else best.set(each.op, { ...(each.min_min > known.min_min ? each : known), ...shorter(known, each) });
   }
   return [...best.values()];
 }
 
-function minMax(a: number | undefined, b: number | undefined): { max_min?: number } {
-  const found = [a, b].filter((each) => each !== undefined);
-  return found.length > 0 ? { max_min: Math.min(...found) } : {};
+/** The window that closes first, with its range. */
+function shorter(a: Operation["after"][number], b: Operation["after"][number]) {
+  const [first] = [a, b].filter(({ max_min }) => max_min !== undefined).sort((x, y) => (x.max_min ?? 0) - (y.max_min ?? 0));
+  return present({ max_min: first?.max_min, max_range: first?.max_range });
 }
 
 /** Every condition under which a link fits is an operation, or is minded at the link's own. */

@@ -9,12 +9,18 @@ export function pieceOf(
   substrate: Substrate,
   finish: Finish,
   damage: Survey["damage"],
-  over: { service?: Survey["service"]; stance?: PlanInput["stance"]; temp_C?: number; rh_pct?: number } = {},
+  over: {
+    service?: Survey["service"];
+    stance?: PlanInput["stance"];
+    temp_C?: number;
+    rh_pct?: number;
+    choose?: PlanInput["damages"][number]["choose"];
+  } = {},
 ): Job {
-  const { service = {}, stance = "service", temp_C = 20, rh_pct = 50 } = over;
+  const { service = {}, stance = "service", temp_C = 20, rh_pct = 50, choose } = over;
   return jobOf({
     piece: { kind: "other", parts: [{ id: "p", substrate, finish }] },
-    damages: [{ id: "d1", part: "p", survey: { damage, service } }],
+    damages: [{ id: "d1", part: "p", survey: { damage, service }, ...(choose ? { choose } : {}) }],
     stance,
     climate: { temp_C, rh_pct },
     at: "2026-10-07T09:00:00+02:00",

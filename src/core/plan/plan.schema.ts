@@ -173,6 +173,7 @@ export const PlanResult = strict({
           min_min: Type.Number(),
           min_range: Span(),
           max_min: Type.Optional(Type.Number()),
+          max_range: Type.Optional(Span()),
           because: Type.String(),
           stage: Type.Optional(oneOf(STAGES)),
           closes: Type.Optional(oneOf(STAGES)),

@@ -110,6 +110,11 @@ function throughOthers(operation: Operation, op: string, operations: readonly Op
   return Math.max(-Infinity, ...operation.after.filter((each) => each.op !== op).map((each) => far(each.op) + each.min_min));
 }
 
+/** A window that differs from maker to maker by half and more is said with its ends. */
+const sheetSays = (range: readonly [number, number] | undefined): string =>
+  range && range[1] > range[0] * WIDE ? ` (${span(range)}, by its data sheet)` : "";
+const WIDE = 1.5;
+
 /** From when and until when: only where time decides, and only what is not waited for anyway. */
 function when(operation: Operation, operations: readonly Operation[]): string {
   const { after } = operation;
@@ -117,13 +122,14 @@ function when(operation: Operation, operations: readonly Operation[]): string {
     ({ op, min_min, max_min }) => max_min !== undefined || throughOthers(operation, op, operations) < min_min - 1e-9,
   );
   const timed = binds.filter(({ min_min, max_min }) => min_min >= SHORTEST_MIN || max_min !== undefined);
-  const words = timed.map(({ op, min_min, min_range, max_min, because }) => {
+  const words = timed.map(({ op, min_min, min_range, max_min, max_range, because }) => {
     const of = operations.findIndex(({ id }) => id === op) + 1;
     const from =
       min_min >= SHORTEST_MIN
         ? `${formatMinutes(min_min)} after ${of}${min_range[0] !== min_range[1] ? ` (${span(min_range)})` : ""}`
         : `after ${of}`;
-    return `${from}${max_min === undefined ? "" : `, at most ${formatMinutes(max_min)} after it`}: ${because}`;
+    const most = max_min === undefined ? "" : `, at most ${formatMinutes(max_min)} after it${sheetSays(max_range)}`;
+    return `${from}${most}: ${because}`;
   });
   return words.length > 0 ? `When: ${words.join("; ")}.` : "";
 }

@@ -1,6 +1,7 @@
 import type { MaterialClass, Range } from "../catalogue";
 import { LIMITS } from "../survey/inspection.data";
 import type { DamageInput, WorkedDamage } from "./damageContext";
+import { leafCost } from "./leafOps";
 import type { Operation } from "./plan.schema";
 
 /** Minutes or euros added up, low to high. */
@@ -31,7 +32,7 @@ export function elapsed(operations: readonly Operation[]): Range {
 /** What is bought by the piece costs about this, €: a dowel, a strip of veneer, a sheet of fabric. Trade practice. */
 const PIECE_EUR: Range = [0.5, 4];
 
-/** Material by mass and price, and what a way buys by the piece; €. */
+/** Material by mass and price, leaf by leaf, and what a way buys by the piece; €. */
 export function costOf(damages: readonly WorkedDamage[], operations: readonly Operation[]): Range {
   const materials = new Map<string, MaterialClass>(
     damages.flatMap(({ links }) => links.map(({ class: name, material }) => [name, material] as const)),
@@ -45,8 +46,13 @@ export function costOf(damages: readonly WorkedDamage[], operations: readonly Op
   const pieces = damages.flatMap(({ links }) =>
     links.filter(({ role, class: name }) => role === "brace" || name === "wood-inlay").map(() => PIECE_EUR),
   );
-  return sumRanges([...byMass, ...pieces, ...damages.flatMap(({ way }) => (way.extra_eur ? [way.extra_eur] : []))]);
+  const leaves = damages.flatMap(({ links, places }) =>
+    links.flatMap(({ place, material }) => (material.leaf ? [leafCost(material.leaf, placeOf(places, place))] : [])),
+  );
+  return sumRanges([...byMass, ...pieces, ...leaves, ...damages.flatMap(({ way }) => (way.extra_eur ? [way.extra_eur] : []))]);
 }
+
+const placeOf = (places: WorkedDamage["places"], id: string) => places.find((place) => place.id === id);
 
 export function referrals(inputs: readonly DamageInput[], damages: readonly WorkedDamage[]): Array<{ code: string; message: string }> {
   const limits = inputs.flatMap(({ survey }) =>

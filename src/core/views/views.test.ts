@@ -44,13 +44,13 @@ describe("what may be done", () => {
   });
 
   test("a window that has shut says so, and asks for a reason", () => {
-    const told: Told[] = [...CHOSEN, ...ready, [80, mixed(1)]];
+    const told: Told[] = [...CHOSEN, ...ready, [180, mixed(1)]];
     expect(see(told).act("r1/fill/place-1/d1/loss")).toMatchObject({
       state: "too-late",
       needs: "reason",
       consequence: expect.stringContaining("mix again"),
     });
-    expect(see(told, -70).act("r1/fill/place-1/d1/loss").state).toBe("now");
+    expect(see(told, -170).act("r1/fill/place-1/d1/loss").state).toBe("now");
   });
 
   test("too cold to set is never, with the reason; a colder room waits longer", () => {

@@ -136,7 +136,8 @@ export const FINISH_RULES: readonly Rule[] = [
     says: "A toner tints a clear film, and this surface has none.",
     source: TRADE,
   },
-  { id: "colour-yellows", looks_at: "finish", effect: "note", roles: ["colour"], when: (c) => is(c, "oil-colour"), word: "Yellows", says: "Oil yellows in the dark: light tones turn.", source: HORIE },
+  { id: "colour-yellows", looks_at: "finish", effect: "note", roles: ["colour"], when: (c) => is(c, "oil-colour", "artists-oil"), word: "Yellows", says: "Oil yellows in the dark: light tones turn.", source: HORIE },
+  { id: "colour-dries-months", looks_at: "finish", effect: "against", roles: ["colour"], when: (c) => is(c, "artists-oil"), word: "Months", says: "It dries for three to twelve months before anything is laid over it.", source: "Mayer, The Artist’s Handbook" },
   { id: "colour-into-film", looks_at: "finish", effect: "against", roles: ["colour"], when: (c) => is(c, "spirit-stain") && ["lacquer", "polyester-film"].includes(c.finish.finish) && c.damage.kind === "stain", word: "Film in way", says: "Stain does not enter a film that is whole.", source: SHEETS },
   {
     id: "colour-adhesive-white",
@@ -219,5 +220,6 @@ const COLOUR_OF: Partial<Record<Case["row"]["class"], readonly string[]>> = {
   watercolour: ["paint", "bare"],
   "toner-lacquer": ["lacquer", "polyester-film"],
   "oil-colour": ["paint", "oil"],
+  "artists-oil": ["paint"],
   "metal-leaf": ["gilding"],
 };

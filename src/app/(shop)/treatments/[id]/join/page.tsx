@@ -1,6 +1,6 @@
 import { braceKindOf } from "@/core/join/kinds.data";
+import { braceQuestion } from "@/core/plan/braceQuestion";
 import type { WorkedDamage } from "@/core/plan/damageContext";
-import { braceAsked } from "@/core/plan/damageContext";
 import type { DamageRecord } from "@/core/record/treatment";
 import { BracePanel } from "@/ui/join/BracePanel";
 import { type StationView, stationPage, workStation } from "../station";
@@ -26,7 +26,7 @@ const BRACED_WAYS = ["brace", "bond", "bridge", "build", "close", "humidify"];
 function Brace({ treatment, damage, record }: { treatment: string; damage: WorkedDamage; record: DamageRecord }) {
   const { f, damage: measured, survey } = damage.context;
   const question = BRACED_WAYS.includes(damage.way.way)
-    ? braceAsked(measured, f.on.substrate as Parameters<typeof braceAsked>[1], survey.service)
+    ? braceQuestion(measured, f.on.substrate as Parameters<typeof braceQuestion>[1], survey.service)
     : undefined;
   if (!question || question.support === "body") return null;
   const link = damage.links.find(({ role }) => role === "brace");
