@@ -9,7 +9,7 @@ import { drillingOf } from "./drilling";
 import { DRILL_SETS, nearestDrill } from "./drills.data";
 import { braceKindOf } from "./kinds.data";
 import { consistencyFor, type PressureFacts, pressureFor } from "./pressure.data";
-import { routerPasses } from "./routing";
+import { bitError, routerPasses } from "./routing";
 import { sizedFor } from "./sizing";
 
 describe("drills", () => {
@@ -52,6 +52,11 @@ describe("drills", () => {
   test("the drawer has nothing wide enough: the hole says so, and keeps what is wanted", () => {
     expect(drillingOf({ diameter_mm: 14, hole_mm: 14.2 }, DRILL_SETS.metric).holes).toEqual([{ hole: "hole", wanted_mm: 14.2 }]);
     expect(drillingOf({ width_mm: 8, depth_mm: 20 }, DRILL_SETS.metric).holes).toEqual([]);
+  });
+
+  test("a bit wider than the slot is refused, with what fits; one as wide or narrower cuts it", () => {
+    expect(bitError(8.5, 8)).toBe("Wider than the slot of 8 mm: take a bit of that or less.");
+    expect([bitError(8, 8), bitError(6, 8)]).toEqual([undefined, undefined]);
   });
 
   test("a slot of 15 under a jig of 12: the bit stands out 27, in three passes of 5 on risers of 10 and 5", () => {

@@ -1,7 +1,14 @@
+import { plain } from "../units";
+
 /** A router's way through a slot: how far the bit stands out, pass by pass. Lengths mm. */
 export interface RouterPasses {
   readonly projection_mm: number;
   readonly passes: ReadonlyArray<{ readonly depth_mm: number; readonly riser_mm: number }>;
+}
+
+/** Why a bit can't cut a slot; undefined = it can. A narrower one cuts it in two rows or more. */
+export function bitError(bit_mm: number, width_mm: number): string | undefined {
+  return bit_mm > width_mm + 1e-9 ? `Wider than the slot of ${plain(width_mm, 1)} mm: take a bit of that or less.` : undefined;
 }
 
 /** A pass is no deeper than the bit is wide, and never over 6 mm; trade practice. */

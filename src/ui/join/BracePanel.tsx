@@ -120,7 +120,7 @@ export function BracePanel({ treatment, damage, question, hatch, planned, record
           />
         ))}
       </div>
-      {kind === "spline" && <Router slot_mm={option.size.depth_mm ?? 0} tools={tools} />}
+      {kind === "spline" && <Router slot={{ depth_mm: option.size.depth_mm ?? 0, width_mm: option.size.width_mm ?? 0 }} tools={tools} />}
       <Drilling size={option.size} treatment={treatment} tools={tools} />
       <BraceRecorder
         body={{ damage, joint: asked.joint, brace: kind, size: { ...option.size }, judged_by: loadOf(asked) }}

@@ -1,16 +1,22 @@
 "use client";
-import { routerPasses } from "@/core/join/routing";
+import { bitError, routerPasses } from "@/core/join/routing";
 import { counted, plain } from "@/core/units";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
 import type { ToolDrawer } from "./toolDrawer";
 
+interface Slot {
+  readonly depth_mm: number;
+  readonly width_mm: number;
+}
+
 /** Widest jig and bit that are believed. */
 const MOST_MM = 100;
 
 /** How far the bit stands out, and pass by pass on which riser; the jig and the bit are those of this shop. */
-export function Router({ slot_mm, tools: { drawer, change } }: { slot_mm: number; tools: ToolDrawer }) {
+export function Router({ slot, tools: { drawer, change } }: { slot: Slot; tools: ToolDrawer }) {
   const [jig, bit] = [sizeIn(drawer.jig_mm), sizeIn(drawer.bit_mm)];
+  const wide = bit.mm === undefined ? undefined : bitError(bit.mm, slot.width_mm);
   return (
     <section aria-label="Router" className="pt-3">
       <h3>Router</h3>
@@ -29,10 +35,10 @@ export function Router({ slot_mm, tools: { drawer, change } }: { slot_mm: number
           unit="mm"
           value={drawer.bit_mm}
           onChange={(bit_mm) => change({ bit_mm })}
-          error={bit.error}
+          error={bit.error ?? wide}
         />
       </div>
-      {jig.mm !== undefined && bit.mm !== undefined && <Passes slot_mm={slot_mm} jig_mm={jig.mm} bit_mm={bit.mm} />}
+      {jig.mm !== undefined && bit.mm !== undefined && !wide && <Passes slot_mm={slot.depth_mm} jig_mm={jig.mm} bit_mm={bit.mm} />}
     </section>
   );
 }
