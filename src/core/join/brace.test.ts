@@ -158,10 +158,10 @@ test("a brace that stays under what is asked says so; one that reaches it does n
 describe("no load given counts as what hands do to it by use and thickness, and says so", () => {
   const { load_N: _, ...unloaded } = rail;
   test.each([
-    ["looked-at", "5 N of moving"],
-    ["handled", "20 N of handling"],
-    ["played", "30 N of playing or opening"],
-    ["carried", "50 N of carrying"],
+    ["looked-at", "5 N at 180 mm assumed, for a piece that is only looked at"],
+    ["handled", "20 N at 180 mm assumed, for handling"],
+    ["played", "30 N at 180 mm assumed, for playing or opening"],
+    ["carried", "50 N at 180 mm assumed, for carrying"],
   ] as const)("%s: %s", (use, words) => {
     expect(brace({ ...unloaded, use }).basis.source).toContain(words);
   });

@@ -78,7 +78,11 @@ function loadOf({ load_N = 0, lever_mm, use = "handled" }: BraceInput, { width, 
   if (load_N > 0) return { moment: load_N * (lever_mm ?? 0), force: load_N, said: `load ${plain(load_N)} N` };
   const { force_N, words } = handlingOf(use, Math.min(width, height));
   const lever = lever_mm ?? handlingLever(height);
-  return { moment: force_N * lever, force: force_N, said: `no load given: ${plain(force_N)} N of ${words} at ${plain(lever)} mm assumed` };
+  return {
+    moment: force_N * lever,
+    force: force_N,
+    said: `no load given: ${plain(force_N)} N at ${plain(lever)} mm assumed, for ${words}`,
+  };
 }
 
 /** Section modulus, mm³: b·h²/6, or π·d³/32 of a round one. */

@@ -5,7 +5,7 @@ export const handlingLever = (height_mm: number): number => 3 * height_mm;
 
 /** How hard hands take a piece, as a share of handling it; trade practice, a rule of thumb. */
 const SHARES: Readonly<Record<BraceUse, { readonly share: number; readonly words: string }>> = {
-  "looked-at": { share: 0.25, words: "moving a piece that is looked at" },
+  "looked-at": { share: 0.25, words: "a piece that is only looked at" },
   handled: { share: 1, words: "handling" },
   played: { share: 1.5, words: "playing or opening" },
   carried: { share: 2.5, words: "carrying" },
