@@ -59,3 +59,20 @@ test("every field that is wrong is named, each once", () => {
 test("nothing at all names what is missing", () => {
   expect(check(Everything, {}).map(({ path }) => path)).toEqual(["/length", "/rest", "/share", "/at", "/name", "/way", "/many"]);
 });
+
+test.each([
+  ["the year 0", "0000-01-01T00:00:00Z"],
+  ["an offset of hours alone", "2026-10-07T12:00:00+02"],
+  ["the 30th of February", "2026-02-30T12:00:00Z"],
+  ["25 o’clock", "2026-10-07T25:00:00Z"],
+])("%s is no time", (_, at) => {
+  expect(check(Everything, { ...good, at })).toEqual([{ path: "/at", message: expect.stringContaining("must be a time") }]);
+});
+
+test("a list of 16,000 wrong samples is told in a moment, and not all of it", () => {
+  const samples = strict({ samples: Type.Array(strict({ at: instant(), temp_C: Type.Number() })) });
+  const begun = performance.now();
+  const errors = check(samples, { samples: Array.from({ length: 16_000 }, () => ({ at: "yesterday", temp_C: "warm" })) });
+  expect(errors.length).toBe(200);
+  expect(performance.now() - begun).toBeLessThan(1000);
+});

@@ -31,6 +31,17 @@ const ajv = new Ajv({
   allowMatchingProperties: true,
 });
 addFormats.default(ajv, ["date-time", "uuid", "date"]);
+const DATE_TIME = /^(\d{4})-\d\d-\d\dT\d\d:\d\d(:\d\d(\.\d+)?)?(Z|[+-]\d\d:\d\d)$/i;
+// the package takes `+02` and the year 0, which neither Date nor a database reads
+ajv.addFormat("date-time", (text) => (DATE_TIME.test(text) ? isReal(text) : false));
+ajv.addFormat("date", (text) => /^\d{4}-\d\d-\d\d$/.test(text) && isReal(text));
+
+/** A day that the calendar has, in a year that is meant. */
+function isReal(text: string): boolean {
+  const [year = 0, month = 0, day = 0] = text.slice(0, 10).split("-").map(Number);
+  const there = new Date(Date.UTC(year, month - 1, day));
+  return year >= 1000 && there.getUTCMonth() === month - 1 && there.getUTCDate() === day && !Number.isNaN(Date.parse(text));
+}
 
 const compiled = new WeakMap<object, ValidateFunction>();
 
@@ -42,9 +53,17 @@ export function check(schema: TSchema, value: unknown): FieldError[] {
     compiled.set(schema, validate);
   }
   if (validate(value)) return [];
-  const errors = (validate.errors ?? []).map(fieldError);
-  return errors.filter(({ path, message }, i) => errors.findIndex((e) => e.path === path && e.message === message) === i);
+  const errors = new Map<string, FieldError>();
+  for (const each of validate.errors ?? []) {
+    const error = fieldError(each);
+    errors.set(`${error.path} ${error.message}`, error);
+    if (errors.size >= MOST_ERRORS) break;
+  }
+  return [...errors.values()];
 }
+
+/** More than these nobody reads; the rest shows when they are mended. */
+const MOST_ERRORS = 200;
 
 /** Where a keyword speaks of a field inside the object that it was found on. */
 const PATH_PARAM: Readonly<Record<string, string>> = { required: "missingProperty", additionalProperties: "additionalProperty" };

@@ -95,3 +95,10 @@ test("whatever is written is read back the same", () => {
     { numRuns: 60 },
   );
 });
+
+test("a head of 160,000 columns is refused in a moment", () => {
+  const begun = performance.now();
+  const { errors } = readCabinetCsv(`${Array.from({ length: 160_000 }, (_, i) => `c${i}`).join(",")}\n1\n`);
+  expect(errors).toEqual([{ line: 1, column: "", message: expect.stringContaining("160000 columns") }]);
+  expect(performance.now() - begun).toBeLessThan(500);
+});

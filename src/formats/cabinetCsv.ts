@@ -34,6 +34,7 @@ const LOT_COLUMNS = ["name", "class", "lot", "size_g", "left_g", "opened", "expi
 const COLUMNS: readonly string[] = [...LOT_COLUMNS, ...FIGURE_ROWS.map(({ figure }) => figure)];
 const NEEDED = ["name", "class", "size_g"] as const;
 const MAX_LINES = 10_000;
+const MAX_COLUMNS = 100;
 
 type Row = Readonly<Record<string, string>>;
 
@@ -42,6 +43,12 @@ type Row = Readonly<Record<string, string>>;
  * A figure is `35` or `30-40`. Every line that is wrong is named with its column; lines that are right are given too.
  */
 export function readCabinetCsv(text: string): ReadCabinet {
+  const width = headOf(text).split(delimiterOf(text)).length;
+  if (width > MAX_COLUMNS)
+    return {
+      lines: [],
+      errors: [{ line: 1, column: "", message: `${width} columns are more than a cabinet has: at most ${MAX_COLUMNS}.` }],
+    };
   let records: { record: Row; info: { lines: number } }[];
   try {
     records = parse(text, {
@@ -82,8 +89,10 @@ function columnNamed(cell: string): string {
   return COLUMNS.find((column) => column.toLowerCase() === wanted) ?? wanted;
 }
 
+const headOf = (text: string): string => text.slice(0, text.search(/[\r\n]|$/));
+
 function delimiterOf(text: string): string {
-  const head = text.slice(0, text.search(/[\r\n]|$/));
+  const head = headOf(text);
   return [",", ";", "\t"].reduce((best, each) => (head.split(each).length > head.split(best).length ? each : best), ",");
 }
 

@@ -1,5 +1,6 @@
 import { createHash } from "node:crypto";
 import sharp from "sharp";
+import { withoutWhereabouts } from "./whereabouts";
 
 export const PHOTOGRAPH_MAX_BYTES = 12 * 1024 * 1024;
 const MAX_PIXELS = 100_000_000;
@@ -7,6 +8,8 @@ const THUMBNAIL_PX = 560;
 const MIME: Readonly<Record<string, string>> = { jpeg: "image/jpeg", png: "image/png", webp: "image/webp" };
 
 export interface InspectedPhotograph {
+  /** The file without where it was taken; every other byte as it came. */
+  readonly bytes: Buffer;
   readonly mime: string;
   readonly width: number;
   readonly height: number;
@@ -16,8 +19,18 @@ export interface InspectedPhotograph {
 
 export type Inspection = { readonly ok: true; readonly photograph: InspectedPhotograph } | { readonly ok: false; readonly message: string };
 
-/** Judge a file by its content, not its name: JPEG, PNG or WebP that decodes whole; makes the thumbnail (JPEG). */
-export async function inspectPhotograph(bytes: Buffer): Promise<Inspection> {
+// a picture of 100 million points takes hundreds of megabytes while it is decoded
+sharp.concurrency(1);
+let last: Promise<unknown> = Promise.resolve();
+
+/** Judge a file by its content, not its name: JPEG, PNG or WebP that decodes whole; makes the thumbnail (JPEG). One at a time. */
+export function inspectPhotograph(bytes: Buffer): Promise<Inspection> {
+  const inspected = last.then(() => inspect(bytes));
+  last = inspected;
+  return inspected;
+}
+
+async function inspect(bytes: Buffer): Promise<Inspection> {
   if (bytes.length === 0) return { ok: false, message: "The file is empty. Take the photograph again." };
   if (bytes.length > PHOTOGRAPH_MAX_BYTES)
     return { ok: false, message: "The photograph is over 12 MB. Save it smaller, then add it again." };
@@ -31,7 +44,8 @@ export async function inspectPhotograph(bytes: Buffer): Promise<Inspection> {
       .resize(THUMBNAIL_PX, THUMBNAIL_PX, { fit: "inside", withoutEnlargement: true })
       .jpeg({ quality: 82 })
       .toBuffer();
-    return { ok: true, photograph: { mime, width, height, sha256: sha256(bytes), thumbnail } };
+    const clean = withoutWhereabouts(bytes);
+    return { ok: true, photograph: { bytes: clean, mime, width, height, sha256: sha256(clean), thumbnail } };
   } catch {
     return { ok: false, message: WRONG_KIND };
   }

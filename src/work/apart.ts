@@ -2,10 +2,11 @@ import { BODY_VERSION } from "@/core/record/upcast";
 import { partedLog } from "@/core/views/apart";
 import { worked } from "@/core/views/worked";
 import { LogRow, Part, Treatment } from "@/store/entities";
+import type { Em } from "@/store/orm";
 import { airNow } from "./climate";
 import { NewApart } from "./inputs.schema";
 import { heldTreatment, whatHappened, writeEntry } from "./log";
-import { once } from "./once";
+import { found, once } from "./once";
 import { parse } from "./parse";
 import { collided, refused } from "./problems";
 import { pieceFacts, readRecord } from "./working";
@@ -16,15 +17,17 @@ import { pieceFacts, readRecord } from "./working";
  */
 export async function treatApart(id: string, input: unknown, now: Date): Promise<{ id: string }> {
   const { to, damage, version, title, by } = parse(NewApart, input);
-  await once(async (tx) => {
+  const here = (tx: Em) => found(tx.findOne(LogRow, { treatment: id, key: `apart:${to}` }));
+  await once(here, async (tx) => {
     const { treatment, record } = await heldTreatment(tx, id);
-    if (await tx.findOne(Treatment, to)) return;
+    // the same, sent at the same moment, waited for this one
+    if (await here(tx)) return;
     if (treatment.version !== version) throw collided(whatHappened(record.log, version));
     const told = readRecord(record).treatment;
-    const found = told.damages.find((each) => each.id === damage);
+    const meant = told.damages.find((each) => each.id === damage);
     const air = await airNow(tx, now);
     const planOf = (of: typeof told) => worked(pieceFacts(record), of, air, { constant_C: air.temp_C }, now.getTime());
-    const part = record.parts.find((each) => each.id === (found?.survey.body.part ?? record.part_id)) ?? record.parts[0];
+    const part = record.parts.find((each) => each.id === (meant?.survey.body.part ?? record.part_id)) ?? record.parts[0];
     if (!part) throw refused("The piece has no part.");
     await writeEntry(
       tx,

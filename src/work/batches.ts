@@ -9,7 +9,7 @@ import { airNow, climateSince } from "./climate";
 import { NewBatch } from "./inputs.schema";
 import { changeLot, heldLot } from "./jars";
 import { heldTreatment, whatHappened, writeEntry } from "./log";
-import { once } from "./once";
+import { found, once } from "./once";
 import { climateOf } from "./overview";
 import { parse } from "./parse";
 import { collided, invalid, refused, WorkProblem } from "./problems";
@@ -55,7 +55,8 @@ export async function mixBatch(input: unknown, now: Date): Promise<{ id: string 
     batch.left_g,
   );
   if (wrong) throw invalid([{ path: "/left_g", message: wrong }]);
-  await once(async (tx) => {
+  const here = (tx: Em) => found(tx.findOne(Batch, batch.id));
+  await once(here, async (tx) => {
     const ids = [...new Set(batch.portions.map(({ treatment }) => treatment))].sort();
     // logs first, in order, then the jar: as a single entry does, so that nobody waits in a circle
     for (const treatment of ids) await heldTreatment(tx, treatment);
@@ -110,6 +111,7 @@ async function takePortion(
 
 /** The batch's own row; of what is left only that which was thrown away comes out of the jar. */
 async function settle(tx: Em, batch: NewBatch, mixed_g: number, now: Date): Promise<void> {
+  // the same, sent at the same moment, waited for this one
   if (await tx.findOne(Batch, batch.id)) return;
   const lot = batch.lot_id ? await heldLot(tx, batch.lot_id) : null;
   if (lot && batch.left_over === "thrown" && batch.left_g > 0)

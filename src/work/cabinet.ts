@@ -10,7 +10,7 @@ import { cabinet, holdCabinet, lotChanges, openTreatments } from "@/store/querie
 import { airNow } from "./climate";
 import { LotEdit, NewLot, NewProduct, ProductEdit } from "./inputs.schema";
 import { changeLot, heldLot } from "./jars";
-import { once } from "./once";
+import { found, once } from "./once";
 import { parse } from "./parse";
 import { collided, invalid, notFound } from "./problems";
 import { workOutRecord } from "./working";
@@ -44,8 +44,8 @@ export async function cabinetPage(now: Date): Promise<CabinetPage> {
 export async function addProduct(input: unknown, now: Date): Promise<{ id: string }> {
   const { id, lot, ...product } = parse(NewProduct, input);
   checkFigures(product.class, product.figures);
-  await once(async (tx) => {
-    if (await tx.findOne(Product, id)) return;
+  const here = (tx: Em) => found(tx.findOne(Lot, { id: lot.id, product: id }));
+  await once(here, async (tx) => {
     // the same, sent at the same moment, is no twin: its id stops it
     await refuseTwin(tx, product, id);
     const made = tx.create(Product, { id, ...trimmed(product), createdAt: now, version: 1 });
@@ -70,8 +70,8 @@ export async function editProduct(id: string, input: unknown): Promise<{ version
 
 export async function addLot(productId: string, input: unknown, now: Date): Promise<{ id: string }> {
   const lot = parse(NewLot, input);
-  await once(async (tx) => {
-    if (await tx.findOne(Lot, lot.id)) return;
+  const here = (tx: Em) => found(tx.findOne(Lot, { id: lot.id, product: productId }));
+  await once(here, async (tx) => {
     const product = await heldProduct(tx, productId);
     if (await tx.findOne(Lot, { product: productId, label: lot.label.trim(), id: { $ne: lot.id } }))
       throw invalid([{ path: "/label", message: `a lot “${lot.label.trim()}” is here already` }]);

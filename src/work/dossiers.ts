@@ -129,7 +129,7 @@ async function inspectAll({ treatment }: Dossier) {
         throw invalid([{ path, message: "does not match its checksum" }], "A photograph in the dossier is damaged.");
       const inspection = await inspectPhotograph(bytes);
       if (!inspection.ok) throw invalid([{ path, message: inspection.message }], "A photograph in the dossier is damaged.");
-      return { id, takenAt: new Date(taken_at), moment, caption, bytes, ...inspection.photograph };
+      return { id, takenAt: new Date(taken_at), moment, caption, ...inspection.photograph };
     }),
   );
 }

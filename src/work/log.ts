@@ -26,7 +26,7 @@ export async function appendEntry(treatmentId: string, input: unknown, now: Date
   return em.transactional(async (tx) => {
     const { treatment, record } = await heldTreatment(tx, treatmentId);
     const known = await tx.findOne(LogRow, { treatment: treatmentId, key: entry.key });
-    if (known) return { id: known.id, version: treatment.version };
+    if (known) return { id: known.id, version: known.seq };
     if (treatment.version !== entry.version) throw collided(whatHappened(record.log, entry.version));
     return writeEntry(tx, treatment, record, { ...entry, at: momentOf(entry, now), past: entry.at !== undefined }, now);
   });

@@ -1,8 +1,8 @@
 import { inspectPhotograph, PHOTOGRAPH_MAX_BYTES } from "@/formats/photograph";
 import { Photograph, Treatment } from "@/store/entities";
-import { em as openEm } from "@/store/orm";
+import { type Em, em as openEm } from "@/store/orm";
 import { photographBytes } from "@/store/queries";
-import { once } from "./once";
+import { found, once } from "./once";
 import { invalid, notFound, tooLarge } from "./problems";
 
 export interface PhotographInput {
@@ -21,11 +21,11 @@ export async function addPhotograph(
   if (bytes.length > PHOTOGRAPH_MAX_BYTES) throw tooLarge("The photograph is over 12 MB. Save it smaller, then add it again.");
   const inspection = await inspectPhotograph(bytes);
   if (!inspection.ok) throw invalid([{ path: "/file", message: inspection.message }], inspection.message);
-  await once(async (tx) => {
-    if (await tx.findOne(Photograph, id)) return;
+  const here = (tx: Em) => found(tx.findOne(Photograph, { id, treatment: treatmentId }));
+  await once(here, async (tx) => {
     const treatment = await tx.findOne(Treatment, { id: treatmentId, deletedAt: null });
     if (!treatment) throw notFound("This treatment");
-    tx.create(Photograph, { id, treatment, takenAt: now, moment, caption: caption.slice(0, 300), bytes, ...inspection.photograph });
+    tx.create(Photograph, { id, treatment, takenAt: now, moment, caption: caption.slice(0, 300), ...inspection.photograph });
   });
   return { id };
 }

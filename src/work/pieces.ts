@@ -3,15 +3,15 @@ import { type IPart, type IPiece, Part, Piece, Treatment } from "@/store/entitie
 import { type Em, em as openEm } from "@/store/orm";
 import { type PartRecord, type PhotographRecord, photographsOf, type TreatmentRecord, treatmentsOfPiece } from "@/store/queries";
 import { NewPiece, NewTreatment, PieceEdit } from "./inputs.schema";
-import { once } from "./once";
+import { found, once } from "./once";
 import { parse } from "./parse";
 import { collided, notFound, refused } from "./problems";
 
 /** Enter a piece with its first part and treatment; a repeat with the same id is answered, not doubled. */
 export async function createPiece(input: unknown, now: Date): Promise<{ id: string; treatment_id: string }> {
   const { id, treatment_id, title, reference, owner_reference, kind, part, treatment_title, promised } = parse(NewPiece, input);
-  await once(async (tx) => {
-    if (await tx.findOne(Piece, id)) return;
+  const here = (tx: Em) => found(tx.findOne(Treatment, { id: treatment_id, piece: id }));
+  await once(here, async (tx) => {
     const piece = tx.create(Piece, {
       id,
       title: title.trim(),
@@ -75,8 +75,8 @@ async function keepParts(tx: Em, piece: IPiece, parts: PieceEdit["parts"]): Prom
 /** Another damage of a piece, on a part of it that is known or new. */
 export async function addTreatment(pieceId: string, input: unknown, now: Date): Promise<{ id: string }> {
   const { id, title, promised, part: wanted } = parse(NewTreatment, input);
-  await once(async (tx) => {
-    if (await tx.findOne(Treatment, id)) return;
+  const here = (tx: Em) => found(tx.findOne(Treatment, { id, piece: pieceId }));
+  await once(here, async (tx) => {
     const piece = await tx.findOne(Piece, { id: pieceId, deletedAt: null });
     if (!piece) throw notFound("This piece");
     const part = await partFor(tx, piece, wanted);

@@ -14,19 +14,47 @@ export const refused = (detail: string) => new WorkProblem(problem(422, "Not yet
 export const collided = (detail: string) => new WorkProblem(problem(409, "Written twice", detail));
 export const tooLarge = (detail: string) => new WorkProblem(problem(413, "Too large", detail, [{ path: "", message: detail }]));
 
-const AWAY_CODES = ["ECONNREFUSED", "ECONNRESET", "ETIMEDOUT", "EPIPE", "57P01", "57P02", "57P03", "08006", "08001"];
+/** Lost connections by code: of the operating system, and of PostgreSQL (appendix A: classes 08 and 57P, 53300 too many). */
+const AWAY_CODE = /^(ECONN|ETIMEDOUT|EPIPE|ENOTFOUND|08|57P0|53300)/;
 const AWAY_WORDS =
-  /ECONNREFUSED|ECONNRESET|Connection terminated|timeout expired|timeout exceeded when trying to connect|Timeout acquiring a connection|terminating connection|the database system is (starting up|shutting down)/i;
+  /ECONNREFUSED|ECONNRESET|Connection terminated|Connection ended|connection error and is not queryable|Client was closed|timeout expired|timeout exceeded when trying to connect|Timeout acquiring a connection|terminating connection|the database system is (starting up|shutting down|in recovery mode)/i;
+const FULL_CODE = /^(53100|ENOSPC)/;
+
+/** An error and all that it was wrapped in, outermost first. */
+function* causes(error: unknown): Generator<Error & { code?: string }> {
+  for (let cause = error; cause instanceof Error; cause = cause.cause) {
+    yield cause;
+    if (cause instanceof AggregateError) for (const each of cause.errors) yield* causes(each);
+  }
+}
+const some = (error: unknown, test: (cause: Error & { code?: string }) => boolean) => [...causes(error)].some(test);
 
 /** Whether an error means that the database can't be reached, whatever layer wrapped it. */
-export function isAway(error: unknown): boolean {
-  for (let cause = error; cause instanceof Error; cause = cause.cause) {
-    const { code } = cause as Error & { code?: string };
-    if ((code && AWAY_CODES.includes(code)) || AWAY_WORDS.test(cause.message)) return true;
-    if (cause instanceof AggregateError && cause.errors.some(isAway)) return true;
-  }
-  return false;
+export const isAway = (error: unknown): boolean =>
+  some(error, ({ code, message }) => AWAY_CODE.test(code ?? "") || AWAY_WORDS.test(message));
+
+/** What went wrong in the store as a problem: away, full, or a value that it can't hold; undefined = a slip in the code. */
+export function storeProblem(error: unknown): Problem | undefined {
+  if (isAway(error)) return RECORD_AWAY;
+  if (some(error, ({ code }) => FULL_CODE.test(code ?? ""))) return DISK_FULL;
+  if (some(error, ({ code }) => code === "22P02")) return notFound("This").problem;
+  if (some(error, ({ code }) => /^22/.test(code ?? ""))) return UNFIT;
+  if (some(error, ({ code }) => code === "23505")) return taken().problem;
+  return undefined;
 }
+
+/** The id, or the name, belongs to something else. */
+export const taken = () =>
+  new WorkProblem(
+    problem(409, "Taken already", "Something else is here under this id. Nothing was saved; send it under an id of its own."),
+  );
+
+const UNFIT = problem(422, "Something does not fit", "The record can’t hold a value that was sent. Nothing was saved.");
+const DISK_FULL = problem(
+  507,
+  "The disk is full",
+  "Nothing more can be saved on this machine. What you typed stays here; make room on its disk, then try again.",
+);
 
 export const RECORD_AWAY = problem(
   503,

@@ -1,5 +1,5 @@
 import { type Problem, problem } from "@/core/problem";
-import { isAway, RECORD_AWAY, WorkProblem } from "@/work/problems";
+import { invalid, storeProblem, WorkProblem } from "@/work/problems";
 
 const JSON_LIMIT = 1024 * 1024;
 
@@ -12,14 +12,18 @@ export async function answer(request: Request, work: () => Promise<unknown>, sta
     return Response.json(result ?? {}, { status });
   } catch (error) {
     if (error instanceof WorkProblem) return problemResponse(error.problem);
-    if (isAway(error)) return problemResponse(RECORD_AWAY);
+    const found = storeProblem(error);
+    if (found) return problemResponse(found);
     console.error(error);
     return problemResponse(problem(500, "Something broke here", "Nothing was saved. Try again; if it stays, look at the server's log."));
   }
 }
 
+/** By status, what goes with it: when to come again; that the rest of a body that is not read is not waited for. */
+const HEADERS: Readonly<Record<number, Readonly<Record<string, string>>>> = { 503: { "retry-after": "5" }, 413: { connection: "close" } };
+
 export function problemResponse(body: Problem): Response {
-  return Response.json(body, { status: body.status, headers: { "content-type": "application/problem+json" } });
+  return Response.json(body, { status: body.status, headers: { "content-type": "application/problem+json", ...HEADERS[body.status] } });
 }
 
 const OWN_NAMES = ["127.0.0.1", "localhost", "[::1]"];
@@ -43,11 +47,26 @@ export async function readJson(request: Request, limit = JSON_LIMIT): Promise<un
   if (!(request.headers.get("content-type") ?? "").includes("json"))
     throw new WorkProblem(problem(415, "Send JSON", "The content type must be application/json."));
   const bytes = await readBytes(request, limit);
+  let value: unknown;
   try {
-    return JSON.parse(bytes.toString("utf8"));
+    value = JSON.parse(bytes.toString("utf8"));
   } catch (error) {
     throw new WorkProblem(problem(400, "Not JSON", (error as Error).message));
   }
+  const unfit = unfitText(value);
+  if (unfit !== undefined) throw invalid([{ path: unfit, message: "holds a character that no record can hold" }]);
+  return value;
+}
+
+/** Where a text has a NUL or half a character in it, as a JSON pointer; undefined = nowhere. */
+function unfitText(value: unknown, path = ""): string | undefined {
+  if (typeof value === "string") return value.includes("\0") || !value.isWellFormed() ? path : undefined;
+  if (typeof value !== "object" || value === null) return undefined;
+  for (const [key, inner] of Object.entries(value)) {
+    const found = unfitText(key, path) ?? unfitText(inner, `${path}/${key}`);
+    if (found !== undefined) return found;
+  }
+  return undefined;
 }
 
 /** The body's bytes, given up as soon as they exceed `limit`. */
