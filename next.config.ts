@@ -5,6 +5,16 @@ const config: NextConfig = {
   poweredByHeader: false,
   devIndicators: false,
   typedRoutes: false,
+  headers: async () => [
+    {
+      source: "/:path*",
+      headers: [
+        { key: "x-content-type-options", value: "nosniff" },
+        { key: "referrer-policy", value: "same-origin" },
+        { key: "x-frame-options", value: "DENY" },
+      ],
+    },
+  ],
 };
 
 export default config;

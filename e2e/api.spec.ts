@@ -52,6 +52,70 @@ test("a name that points here from elsewhere is not answered: the app is this ma
   expect((await request.get("/api/find?q=jar", { headers: { host: "localhost:3312" } })).status()).toBe(200);
 });
 
+test("a page is not answered under a stranger's name either, and a stranger's page behind plain http cannot write", async ({ request }) => {
+  expect((await request.get("/objects", { headers: { host: "evil.example" } })).status()).toBe(403);
+  const climate = { source: "hand", temp_C: 20, rh_pct: 50 };
+  const foreign = await request.post("/api/climate", { data: climate, headers: { origin: "http://evil.example" } });
+  expect(foreign.status()).toBe(403);
+});
+
+test("scripts run only with the mark of their answer; nothing frames the app or guesses a type", async ({ page }) => {
+  const answer = await page.goto("/objects");
+  const headers = answer?.headers() ?? {};
+  const policy = headers["content-security-policy"] ?? "";
+  expect(/script-src [^;]*/.exec(policy)?.[0]).not.toContain("unsafe-inline");
+  expect(policy).toContain("frame-ancestors 'none'");
+  expect(headers).toMatchObject({ "x-content-type-options": "nosniff", "referrer-policy": "same-origin" });
+  const ran = await page.evaluate(() => {
+    const script = document.createElement("script");
+    script.textContent = "window.__slippedIn = true";
+    document.body.append(script);
+    return "__slippedIn" in window;
+  });
+  expect(ran).toBe(false);
+});
+
+test("odd ids, texts and times are refused in words, never by a 500", async ({ page, request }) => {
+  const { treatment } = await newTreatment(page);
+  const entry = (over: object) => ({
+    key: crypto.randomUUID(),
+    version: 0,
+    body: { kind: "noted", station: "survey", text: "x" },
+    ...over,
+  });
+  const post = async (url: string, data: object) => (await request.post(url, { data })).status();
+  for (const id of ["nonsense", "00000000", "%00", "'; drop table", "🦢"])
+    expect([id, await post(`/api/treatments/${encodeURIComponent(id)}/log`, entry({}))]).not.toEqual([id, 500]);
+  for (const odd of ["a\u0000b", "half \ud800"]) {
+    const answer = await request.post("/api/pieces", {
+      data: Buffer.from(JSON.stringify({ title: odd })),
+      headers: { "content-type": "application/json" },
+    });
+    expect([answer.status(), (await answer.json()).errors[0].path]).toEqual([422, "/title"]);
+  }
+  for (const at of ["0000-01-01T00:00:00Z", "2026-10-07T12:00:00+02", "2026-02-30T00:00:00Z"])
+    expect([at, await post(`/api/treatments/${treatment}/log`, entry({ at }))]).toEqual([at, 422]);
+});
+
+test("a new piece under a treatment id that something else has is refused, and nothing of it is saved", async ({ page, request }) => {
+  const { treatment } = await newTreatment(page);
+  const id = crypto.randomUUID();
+  const answer = await request.post("/api/pieces", {
+    data: {
+      id,
+      treatment_id: treatment,
+      title: "Hoop-la ring",
+      reference: "T-TAKEN",
+      owner_reference: "",
+      kind: "other",
+      part: { name: "ring", substrate: "hardwood", finish: "none" },
+      treatment_title: "crack",
+    },
+  });
+  expect([answer.status(), (await answer.json()).title]).toEqual([409, "Taken already"]);
+  expect((await request.get(`/objects/${id}`)).status()).toBe(404);
+});
+
 test("a treatment's dossier comes as a file", async ({ page }) => {
   const { treatment } = await newTreatment(page);
   const answer = await page.request.get(`/api/treatments/${treatment}/dossier`);

@@ -48,6 +48,13 @@ test("with the database away: a clear page, what was typed is kept, and it goes 
   await page.getByRole("button", { name: /^Done: Photograph/ }).click();
   const notice = page.getByRole("alert", { name: "Not saved: the record is away" });
   await expect(notice).toContainText("Kept here: Make ready: photograph");
+  // the next act follows without waiting for the record
+  await page.getByRole("button", { name: /^Done: (Wash|Clean|Degrease)/ }).click();
+  await expect(page.getByText("kept here, on its way")).toHaveCount(2);
+  await page.getByRole("button", { name: "2 kept here" }).click();
+  const list = page.getByRole("dialog", { name: "Kept here, on its way to the record" });
+  await expect(list.getByText("Shooting-gallery mug")).toHaveCount(2);
+  await page.keyboard.press("Escape");
 
   const visitor = await page.context().newPage();
   await visitor.goto("/");
@@ -71,11 +78,17 @@ test("with the database away: a clear page, what was typed is kept, and it goes 
 
   await page.reload();
   await expect(page.getByText("The record can’t be reached")).toBeVisible();
+  await expect(page.getByRole("button", { name: "2 kept here" })).toBeVisible();
   await gate.open();
 
   await expect(page.getByRole("heading", { name: /Shooting-gallery mug/ })).toBeVisible({ timeout: 20_000 });
-  await page.getByRole("button", { name: "Try now" }).click();
-  await expect(page.getByText("1 behind")).toBeVisible();
+  await expect(page.getByText("2 behind")).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByRole("button", { name: /kept here/ })).toHaveCount(0);
+  const { treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
+  expect(kept.log.map(({ body }: { body: { kind: string; op?: string } }) => body.op ?? body.kind).slice(2)).toEqual([
+    "r1/ready/photograph",
+    expect.stringContaining("r1/ready/clean"),
+  ]);
   await visitor.getByRole("button", { name: "Enter it, go to Survey" }).click();
   await expect(visitor).toHaveURL(/\/survey$/);
   await visitor.goto("/");

@@ -15,6 +15,9 @@ export interface Problem {
   readonly status: number;
   readonly detail: string;
   readonly errors?: readonly FieldError[];
+  /** Of a collision: how far the record has come, and what others wrote, in words. */
+  readonly version?: number;
+  readonly theirs?: readonly string[];
 }
 
 export function problem(status: number, title: string, detail: string, errors?: readonly FieldError[]): Problem {

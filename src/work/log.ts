@@ -1,9 +1,9 @@
 import { LockMode } from "@mikro-orm/core";
-import { stationLabel } from "@/core/catalogue";
 import type { BodyOf, EventBody, LogEntry } from "@/core/record/events.schema";
 import { readLog } from "@/core/record/treatment";
 import { BODY_VERSION } from "@/core/record/upcast";
 import { admit } from "@/core/views/admit";
+import { entryWords } from "@/core/views/entryWords";
 import { type Worked, worked } from "@/core/views/worked";
 import { type ITreatment, LogRow, Treatment } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
@@ -27,7 +27,11 @@ export async function appendEntry(treatmentId: string, input: unknown, now: Date
     const { treatment, record } = await heldTreatment(tx, treatmentId);
     const known = await tx.findOne(LogRow, { treatment: treatmentId, key: entry.key });
     if (known) return { id: known.id, version: known.seq };
-    if (treatment.version !== entry.version) throw collided(whatHappened(record.log, entry.version));
+    if (treatment.version !== entry.version)
+      throw collided(whatHappened(record.log, entry.version), {
+        version: treatment.version,
+        theirs: writtenSince(record.log, entry.version),
+      });
     return writeEntry(tx, treatment, record, { ...entry, at: momentOf(entry, now), past: entry.at !== undefined }, now);
   });
 }
@@ -119,12 +123,11 @@ async function admitOrThrow(em: Em, record: TreatmentRecord, writing: Writing, n
   return plan;
 }
 
+const writtenSince = (log: readonly LogEntry[], seen: number): string[] =>
+  log.filter(({ seq }) => seq > seen).map(({ body }) => entryWords(body));
+
 /** What another window wrote meanwhile, in words. */
 export function whatHappened(log: readonly LogEntry[], seen: number): string {
-  const news = log
-    .filter(({ seq }) => seq > seen)
-    .map(({ body }) =>
-      "station" in body ? `${body.kind.replace("-", " ")} at ${stationLabel(body.station)}` : body.kind.replace("-", " "),
-    );
+  const news = writtenSince(log, seen);
   return `Another window wrote here since you opened this page: ${news.join(", ") || "an entry"}. Yours is kept here, not saved yet.`;
 }

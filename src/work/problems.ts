@@ -11,7 +11,8 @@ export const notFound = (what: string) => new WorkProblem(problem(404, "Not here
 export const invalid = (errors: readonly FieldError[], detail = "See the errors for each field.") =>
   new WorkProblem(problem(422, "Something does not fit", detail, errors));
 export const refused = (detail: string) => new WorkProblem(problem(422, "Not yet", detail, [{ path: "", message: detail }]));
-export const collided = (detail: string) => new WorkProblem(problem(409, "Written twice", detail));
+export const collided = (detail: string, theirs: Pick<Problem, "version" | "theirs"> = {}) =>
+  new WorkProblem({ ...problem(409, "Written twice", detail), ...theirs });
 export const tooLarge = (detail: string) => new WorkProblem(problem(413, "Too large", detail, [{ path: "", message: detail }]));
 
 /** Lost connections by code: of the operating system, and of PostgreSQL (appendix A: classes 08 and 57P, 53300 too many). */

@@ -4,8 +4,6 @@ import { Shell } from "@/ui/frame/Shell";
 import { overview, shopTimeZone } from "@/work/overview";
 import { isAway } from "@/work/problems";
 
-export const dynamic = "force-dynamic";
-
 export default async function ShopLayout({ children }: { children: ReactNode }) {
   const place = process.env.SHOP_NAME ?? "";
   const seen = await overview().catch((error: unknown) => {

@@ -1,12 +1,14 @@
 import { type Problem, problem } from "@/core/problem";
 import { invalid, storeProblem, WorkProblem } from "@/work/problems";
+import { strangeness } from "../guard";
 
 const JSON_LIMIT = 1024 * 1024;
 
 /** Answer a request with JSON, and every refusal as an RFC 9457 problem. */
 export async function answer(request: Request, work: () => Promise<unknown>, status = 200): Promise<Response> {
   try {
-    guard(request);
+    const strange = strangeness(request);
+    if (strange) return problemResponse(problem(403, "Not from here", strange));
     const result = await work();
     if (result instanceof Response) return result;
     return Response.json(result ?? {}, { status });
@@ -24,22 +26,6 @@ const HEADERS: Readonly<Record<number, Readonly<Record<string, string>>>> = { 50
 
 export function problemResponse(body: Problem): Response {
   return Response.json(body, { status: body.status, headers: { "content-type": "application/problem+json", ...HEADERS[body.status] } });
-}
-
-const OWN_NAMES = ["127.0.0.1", "localhost", "[::1]"];
-
-/**
- * Other sites must not read or write here through the user's browser: a name that was pointed at this machine is not
- * answered, and writes are taken from the app's own pages. A proxy's name is allowed by SHOP_HOST.
- */
-function guard(request: Request): void {
-  const host = (request.headers.get("host") ?? "").replace(/:\d+$/, "");
-  if (!OWN_NAMES.includes(host) && host !== process.env.SHOP_HOST)
-    throw new WorkProblem(problem(403, "Not from here", "This app answers under the name of this machine only."));
-  if (request.method === "GET" || request.method === "HEAD") return;
-  const site = request.headers.get("sec-fetch-site");
-  if (site !== null && site !== "same-origin" && site !== "none")
-    throw new WorkProblem(problem(403, "Not from here", "Writes are taken from this app's own pages only."));
 }
 
 /** The body as JSON. @throws {WorkProblem} 413 over `limit` bytes, 415 when it is not sent as JSON, 400 when it is none */

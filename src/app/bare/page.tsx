@@ -1,5 +1,3 @@
-export const dynamic = "force-dynamic";
-
 /** Reads nothing: `npm run bench` measures what Next itself costs against it. */
 export default function BarePage() {
   return <p>Nothing but the frame of a page.</p>;

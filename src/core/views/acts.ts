@@ -13,6 +13,8 @@ export interface Act {
   readonly since?: number;
   /** The operation whose clock decides, and its material. */
   readonly clock?: string;
+  /** What has to be done first. */
+  readonly blocked_by?: string;
   readonly because: string;
   /** What goes wrong when it is done all the same. */
   readonly consequence?: string;
@@ -39,7 +41,15 @@ function actOf(op: Operation, byId: ReadonlyMap<string, Operation>, worked: Work
   const mark = worked.marks.get(op.id);
   if (mark) return { op, state: mark.status, because: "", needs: "nothing" };
   const blocker = op.after.map(({ op: before }) => byId.get(before)).find((before) => before !== undefined && !worked.marks.has(before.id));
-  if (blocker) return { op, state: "blocked", because: `First: ${brief(blocker.text)}`, consequence: outOfOrder(op), needs: "reason" };
+  if (blocker)
+    return {
+      op,
+      state: "blocked",
+      blocked_by: blocker.id,
+      because: `First: ${brief(blocker.text)}`,
+      consequence: outOfOrder(op),
+      needs: "reason",
+    };
   const timed = op.after.map((edge) => edgeTimes(edge, worked));
   const never = timed.find(({ never: reason }) => reason !== undefined);
   if (never?.never) return { op, state: "never", because: never.never, needs: "reason" };

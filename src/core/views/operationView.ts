@@ -15,6 +15,7 @@ export interface OperationView
   readonly from?: number;
   readonly until?: number;
   readonly since?: number;
+  readonly blocked_by?: string;
   readonly because: string;
   readonly consequence?: string;
   /** Damages that it is for, by their numbers on the condition map. */
@@ -96,7 +97,7 @@ interface Seen {
 }
 
 function viewOf(
-  { op, state, from, until, since, because, consequence }: Act,
+  { op, state, from, until, since, blocked_by, because, consequence }: Act,
   { worked, products, now, numbers, labels, held, round: last }: Seen,
 ): OperationView {
   const { id, round, station, kind, text, why, done_when, hands_min, places, status, role, portions, parts, mass_g, batches, mind } = op;
@@ -124,6 +125,7 @@ function viewOf(
       from,
       until,
       since,
+      blocked_by,
       consequence,
       role,
       portions: portions?.map(({ place, mass_g: g }) => ({ label: labels.get(place) ?? place, mass_g: g })),

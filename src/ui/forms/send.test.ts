@@ -58,9 +58,9 @@ test.each([
   expect(sent.problem.detail).toContain("What you typed stays here");
 });
 
-test("the database away is passing too, a collision is not", () => {
+test("the database away and what broke at the server are passing too, a collision is not", () => {
   const status = (status: number) => isPassing({ type: "", title: "", status, detail: "" });
-  expect([503, 409, 404, 500].map(status)).toEqual([true, false, false, false]);
+  expect([503, 500, 507, 409, 404].map(status)).toEqual([true, true, true, false, false]);
 });
 
 test("an error belongs to the field that its pointer ends in", () => {

@@ -27,9 +27,9 @@ export async function send<T>(method: "POST" | "PUT" | "DELETE", url: string, bo
   }
 }
 
-/** Whether trying the same again may help: the server or its database was away. */
+/** Whether trying the same again may help by itself: the server, its database or its disk was away, or something broke there. */
 export function isPassing({ status }: Problem): boolean {
-  return status === 0 || status === 503;
+  return status === 0 || status >= 500;
 }
 
 /** The last step of a JSON pointer: the field's own name. */

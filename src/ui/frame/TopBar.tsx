@@ -1,6 +1,7 @@
 "use client";
 import Link from "next/link";
 import { usePathname } from "next/navigation";
+import { OutboxButton } from "../outbox/OutboxButton";
 import { ClimateButton } from "./ClimateButton";
 import { Clock } from "./Clock";
 import type { Air } from "./climate";
@@ -29,6 +30,7 @@ export function TopBar({ place, air }: { place: string; air?: Air | undefined })
         ))}
       </nav>
       <FindOrJump />
+      <OutboxButton />
       {air && <ClimateButton air={air} />}
       <Clock />
     </header>

@@ -27,7 +27,8 @@ export function OperationRow({ operation, air, now, several, closed, elsewhere }
   const time = useNow(15_000);
   const wall = useWall();
   const { id, round, text, why, done_when, hands_min, mind, cautions, portions, mark } = operation;
-  const state = liveState(operation, time);
+  const kept = useLog().kept.flatMap(({ body }) => (body.kind === "done" || body.kind === "skipped" ? [body.op] : []));
+  const state = liveState(operation, kept, time);
   return (
     <li className={`op ${several ? "tokened" : ""}`} data-state={state} data-now={now} id={id}>
       <Tokens of={operation.tokens} several={several} />
@@ -59,13 +60,22 @@ export function OperationRow({ operation, air, now, several, closed, elsewhere }
         {mark && <Marked operation={operation} mark={mark} wall={wall} />}
         {!mark && !now && <p className="sub">{formatMinutes((hands_min[0] + hands_min[1]) / 2)} of hands</p>}
       </div>
-      {!closed && <Acts operation={operation} state={state} air={air} now={now} elsewhere={elsewhere} />}
+      {kept.includes(id) ? (
+        <Sign name="away">kept here, on its way</Sign>
+      ) : (
+        !closed && <Acts operation={operation} state={state} air={air} now={now} elsewhere={elsewhere} />
+      )}
     </li>
   );
 }
 
-/** The state by the clock on the wall: the page may be older than its times. */
-function liveState({ state, from = 0, until }: OperationView, now: number): OperationView["state"] {
+/** The state by the clock on the wall: the page may be older than its times. What waits for something that is kept here may follow it. */
+function liveState(
+  { state, blocked_by = "", from = 0, until }: OperationView,
+  kept: readonly string[],
+  now: number,
+): OperationView["state"] {
+  if (state === "blocked" && kept.includes(blocked_by)) return "now";
   if (state === "done" || state === "skipped" || state === "blocked" || state === "never") return state;
   if (from > now) return "too-early";
   return until !== undefined && until < now ? "too-late" : "now";

@@ -42,7 +42,7 @@ export function StationFrame({
 }) {
   const facts = [head.reference, substrateRow(head.substrate).label.toLowerCase(), head.size].filter(Boolean).join(" · ");
   return (
-    <TreatmentLog id={head.id} version={head.version}>
+    <TreatmentLog id={head.id} piece={head.piece} version={head.version}>
       <div className="thead">
         <PieceIcon kind={head.kind} />
         <h1 className="clamp-3">

@@ -10,7 +10,6 @@ export const GET = (request: Request, { params }: RouteContext<"/api/photographs
         "content-type": mime,
         etag: `"${sha256}"`,
         "cache-control": "private, max-age=31536000, immutable",
-        "x-content-type-options": "nosniff",
       },
     });
   });

@@ -2,7 +2,6 @@ import { DrillCard } from "@/ui/join/DrillCard";
 import { treatmentPage } from "@/work/treatments";
 import { asId, withRecord } from "../../../(shop)/withRecord";
 
-export const dynamic = "force-dynamic";
 export const metadata = { title: "Drill card" };
 
 /** The drill card on A6, for print: it stands alone, without bar and Shelf. */

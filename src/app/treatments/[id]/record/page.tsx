@@ -4,7 +4,6 @@ import { RecordSheet } from "@/ui/record/RecordSheet";
 import { treatmentPage } from "@/work/treatments";
 import { asId, withRecord } from "../../../(shop)/withRecord";
 
-export const dynamic = "force-dynamic";
 export const metadata = { title: "Record" };
 
 /** The record on A4, for print: it stands alone, without bar and Shelf. */

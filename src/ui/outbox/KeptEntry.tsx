@@ -1,0 +1,57 @@
+"use client";
+import { useState } from "react";
+import { entryWords } from "@/core/views/entryWords";
+import { isPassing } from "../forms/send";
+import { useWall } from "../frame/now";
+import { Sign } from "../signs/Sign";
+import { isCollision, type Kept } from "./queue";
+import { outbox } from "./useOutbox";
+
+/** An entry that does not stand in the log yet: why, what was typed, theirs beside mine, and what to do. */
+export function KeptEntry({ entry, named = false }: { entry: Kept; named?: boolean }) {
+  const [busy, setBusy] = useState(false);
+  const wall = useWall();
+  const { problem, body, piece, since } = entry;
+  const twice = problem !== undefined && isCollision(problem);
+  const passing = problem === undefined || isPassing(problem);
+  const title = twice ? "Written twice" : passing ? "Not saved: the record is away" : "Not saved";
+  const press = (work: () => Promise<void>) => {
+    setBusy(true);
+    void work().finally(() => setBusy(false));
+  };
+  return (
+    <section className="notice" role="alert" aria-label={title}>
+      <Sign name={passing ? "away" : "never"} size={16}>
+        {title}
+      </Sign>
+      <p>{problem?.detail ?? "It is being sent."}</p>
+      <p className="notice-kept">
+        Kept here: <b>{entryWords(body)}</b>
+        {named && `, ${piece}`}, {wall.when(since, Date.now())}
+      </p>
+      {problem?.theirs && (
+        <p>
+          Written there meanwhile: <b>{problem.theirs.join("; ")}</b>
+        </p>
+      )}
+      <div className="btn-row">
+        {(twice || passing) && (
+          <button
+            type="button"
+            className="btn"
+            onClick={() => press(() => (twice ? outbox().asWell(entry) : outbox().flush()))}
+            disabled={busy}
+          >
+            {busy ? "Trying …" : twice ? "Save mine as well" : "Try now"}
+          </button>
+        )}
+        <button type="button" className="btn" onClick={() => void navigator.clipboard?.writeText(JSON.stringify(body, null, 1))}>
+          Copy as text
+        </button>
+        <button type="button" className="btn" onClick={() => press(() => outbox().drop(entry))}>
+          Drop mine
+        </button>
+      </div>
+    </section>
+  );
+}

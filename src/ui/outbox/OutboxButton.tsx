@@ -1,0 +1,31 @@
+"use client";
+import { useState } from "react";
+import { Panel } from "../frame/Panel";
+import { Sign } from "../signs/Sign";
+import { KeptEntry } from "./KeptEntry";
+import { useOutboxPost } from "./useOutbox";
+
+/** `3 kept here`: what this device keeps until the record takes it; nothing while nothing waits. */
+export function OutboxButton() {
+  const kept = useOutboxPost();
+  const [open, setOpen] = useState(false);
+  if (kept.length === 0) return null;
+  const stuck = kept.some(({ problem }) => problem !== undefined);
+  return (
+    <>
+      <button type="button" className="kept-here" onClick={() => setOpen(true)}>
+        <Sign name={stuck ? "away" : "soon"}>{kept.length} kept here</Sign>
+      </button>
+      {open && (
+        <Panel title="Kept here, on its way to the record" close={() => setOpen(false)}>
+          <p className="pt-1">
+            It goes up by itself, in this order, as soon as the record takes it. It outlives a reload and a closed tab.
+          </p>
+          {kept.map((entry) => (
+            <KeptEntry key={entry.id} entry={entry} named />
+          ))}
+        </Panel>
+      )}
+    </>
+  );
+}
