@@ -66,10 +66,9 @@ test("scripts run only with the mark of their answer; nothing frames the app or 
   expect(/script-src [^;]*/.exec(policy)?.[0]).not.toContain("unsafe-inline");
   expect(policy).toContain("frame-ancestors 'none'");
   expect(headers).toMatchObject({ "x-content-type-options": "nosniff", "referrer-policy": "same-origin" });
-  const ran = await page.evaluate(() => {
-    const script = document.createElement("script");
-    script.textContent = "window.__slippedIn = true";
-    document.body.append(script);
+  const ran = await page.evaluate(async () => {
+    document.body.insertAdjacentHTML("beforeend", '<img src="/nothing" onerror="window.__slippedIn = true">');
+    await new Promise((resolve) => setTimeout(resolve, 500));
     return "__slippedIn" in window;
   });
   expect(ran).toBe(false);
