@@ -13,8 +13,10 @@ export function OutboxButton() {
   const stuck = kept.some(({ problem }) => problem !== undefined);
   return (
     <>
-      <button type="button" className="kept-here" onClick={() => setOpen(true)}>
-        <Sign name={stuck ? "away" : "soon"}>{kept.length} kept here</Sign>
+      <button type="button" className="kept-here" onClick={() => setOpen(true)} aria-label={`${kept.length} kept here`}>
+        <Sign name={stuck ? "away" : "soon"}>
+          {kept.length} <span className="kept-words">kept here</span>
+        </Sign>
       </button>
       {open && (
         <Panel title="Kept here, on its way to the record" close={() => setOpen(false)}>
