@@ -41,6 +41,7 @@ async function main() {
   const cluster = await database();
   try {
     prepare(cluster);
+    process.env.APP_STAMP = hashOf(ROOT, ["src/core", "src/work"]);
     if (!EMPTY && !process.env.SHOP_NAME) process.env.SHOP_NAME = "Haldenau Fairground Collection";
     if (!DEV) buildApp(ROOT);
     return await serve();

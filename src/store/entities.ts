@@ -46,6 +46,8 @@ export const Treatment = defineEntity({
     title: p.string().length(200),
     promised: p.date().nullable(),
     createdAt: p.datetime(),
+    /** As its log says: kept here so that what is open is found without reading logs. */
+    closedAt: p.datetime().nullable(),
     deletedAt: p.datetime().nullable(),
     version: p.integer().default(0),
     log: () => p.oneToMany(LogRow).mappedBy("treatment").orderBy({ seq: "asc" }),

@@ -55,12 +55,7 @@ const TREATMENT = `
   from treatment t join piece p on p.id = t.piece_id join part a on a.id = t.part_id
   where t.deleted_at is null and p.deleted_at is null`;
 
-/** Closed = a closing that was neither taken back nor followed by a reopening. */
-const IS_CLOSED = `exists (select 1 from log_entry c where c.treatment_id = t.id and c.kind = 'closed'
-    and not exists (select 1 from log_entry r where r.treatment_id = t.id and r.kind = 'reopened' and r.seq > c.seq)
-    and not exists (select 1 from log_entry w where w.corrects = c.id))`;
-
-const MOST_CLOSED = 200;
+const MOST_CLOSED = 100;
 
 type StoredRecord = Omit<TreatmentRecord, "log"> & { readonly log: StoredEntry[] };
 
@@ -70,22 +65,129 @@ async function treatments(em: Em, where: string, values: unknown[] = []): Promis
   return rows.map((row) => ({ ...row, log: row.log.map(upcast) }));
 }
 
-/** Every open treatment, oldest first. */
-export async function openTreatments(em: Em): Promise<TreatmentRecord[]> {
-  return treatments(em, `and not ${IS_CLOSED} order by t.created_at`);
+export async function treatmentsById(em: Em, ids: readonly string[]): Promise<TreatmentRecord[]> {
+  return ids.length === 0 ? [] : treatments(em, "and t.id = any(?::uuid[])", [`{${ids.join(",")}}`]);
+}
+
+/** Every open treatment that has a clock of this class still to start, oldest first. */
+export async function treatmentsThatMix(em: Em, name: string): Promise<TreatmentRecord[]> {
+  return treatments(
+    em,
+    `and t.closed_at is null and exists (select 1 from treatment_head h where h.treatment_id = t.id and h.mixes @> to_jsonb(?::text)) order by t.created_at`,
+    [name],
+  );
+}
+
+/** What is kept of a treatment for lists: derived from its log, and never more than a copy. */
+export interface HeadRow {
+  readonly treatment_id: string;
+  readonly version: number;
+  readonly piece_version: number;
+  readonly stamp: string;
+  readonly at: string;
+  readonly temp_c: number;
+  readonly runs: boolean;
+  readonly timed: boolean;
+  readonly mixes: readonly string[];
+  readonly needs: readonly unknown[];
+  readonly item: object;
+}
+
+const LIVE =
+  "from treatment t join piece p on p.id = t.piece_id left join treatment_head h on h.treatment_id = t.id where t.deleted_at is null and p.deleted_at is null";
+
+/** Treatments that were written to, or whose piece was, since their heads were kept. */
+export async function dueTreatments(em: Em): Promise<string[]> {
+  const rows = await em.execute<{ id: string }[]>(
+    `select d.treatment_id as id from treatment_due d join treatment t on t.id = d.treatment_id where t.closed_at is null and t.deleted_at is null`,
+  );
+  return rows.map(({ id }) => id);
+}
+
+/** Closed treatments of those closed last whose head is behind. */
+export async function dueClosed(em: Em, stamp: string): Promise<string[]> {
+  const rows = await em.execute<{ id: string }[]>(
+    `select c.id from (select t.id, t.version, p.version as piece_version from treatment t join piece p on p.id = t.piece_id
+       where t.deleted_at is null and p.deleted_at is null and t.closed_at is not null order by t.closed_at desc limit ${MOST_CLOSED}) c
+     left join treatment_head h on h.treatment_id = c.id
+     where h.treatment_id is null or h.version <> c.version or h.piece_version <> c.piece_version or h.stamp <> ?`,
+    [stamp],
+  );
+  return rows.map(({ id }) => id);
+}
+
+/** Open treatments whose head is missing, of another build, a day old or of another air; clocks that run follow the air from minute to minute. */
+export async function driftedTreatments(
+  em: Em,
+  { stamp, now, temp_C }: { readonly stamp: string; readonly now: Date; readonly temp_C: number },
+): Promise<string[]> {
+  const rows = await em.execute<{ id: string }[]>(
+    `select t.id ${LIVE} and t.closed_at is null and (h.treatment_id is null or h.stamp <> ?
+       or (h.runs and (h.at < ?::timestamptz - interval '1 minute' or abs(h.temp_c - ?) > 0.2))
+       or h.at < ?::timestamptz - interval '1 day' or abs(h.temp_c - ?) > 3)`,
+    [stamp, now, temp_C, now, temp_C],
+  );
+  return rows.map(({ id }) => id);
+}
+
+/** Keep heads; one of a later version stays. */
+export async function keepHeads(em: Em, heads: readonly HeadRow[]): Promise<void> {
+  if (heads.length === 0) return;
+  const columns = "treatment_id, version, piece_version, stamp, at, temp_c, runs, timed, mixes, needs, item";
+  await em.execute(
+    `insert into treatment_head (${columns})
+     select ${columns} from json_to_recordset(?::json) as h(treatment_id uuid, version int, piece_version int, stamp text, at timestamptz,
+       temp_c float8, runs boolean, timed boolean, mixes jsonb, needs jsonb, item jsonb)
+     where exists (select 1 from treatment t where t.id = h.treatment_id)
+     on conflict (treatment_id) do update set (${columns}) = (excluded.treatment_id, excluded.version, excluded.piece_version, excluded.stamp,
+       excluded.at, excluded.temp_c, excluded.runs, excluded.timed, excluded.mixes, excluded.needs, excluded.item)
+     where excluded.version >= treatment_head.version`,
+    [JSON.stringify(heads)],
+  );
+  // what was written while they were worked out stays due
+  await em.execute(
+    `delete from treatment_due d using treatment t, treatment_head h
+     where d.treatment_id = any(?::uuid[]) and t.id = d.treatment_id and h.treatment_id = t.id and h.version = t.version`,
+    [`{${heads.map(({ treatment_id }) => treatment_id).join(",")}}`],
+  );
+}
+
+/** Open treatments as lists show them: what is timed first, then by what is promised. */
+export async function openItemRows<T>(em: Em, most: number): Promise<T[]> {
+  const rows = await em.execute<{ item: T }[]>(
+    `select h.item ${LIVE} and t.closed_at is null and h.item is not null order by h.timed desc, t.promised nulls last, t.created_at limit ?`,
+    [most],
+  );
+  return rows.map(({ item }) => item);
 }
 
 /** The treatments closed last, newest first. */
-export async function closedTreatments(em: Em): Promise<TreatmentRecord[]> {
-  return treatments(em, `and ${IS_CLOSED} order by t.created_at desc limit ${MOST_CLOSED}`);
+export async function closedItemRows<T>(em: Em): Promise<T[]> {
+  const rows = await em.execute<{ item: T }[]>(
+    `select h.item ${LIVE} and t.closed_at is not null and h.item is not null order by t.closed_at desc limit ${MOST_CLOSED}`,
+  );
+  return rows.map(({ item }) => item);
 }
 
-export async function countClosed(em: Em): Promise<number> {
-  const [row] = await em.execute<{ n: number }[]>(
-    `select count(*)::int as n from treatment t join piece p on p.id = t.piece_id where t.deleted_at is null and p.deleted_at is null and ${IS_CLOSED}`,
+/** What open treatments will still take. */
+export async function openNeeds<T>(em: Em): Promise<T[]> {
+  const rows = await em.execute<{ need: T }[]>(
+    `select jsonb_array_elements(h.needs) as need ${LIVE} and t.closed_at is null order by t.created_at`,
   );
-  return row?.n ?? 0;
+  return rows.map(({ need }) => need);
 }
+
+export async function countTreatments(em: Em): Promise<{ open: number; closed: number }> {
+  const [row] = await em.execute<{ open: number; closed: number }[]>(
+    `with gone as (select t.closed_at from piece p join treatment t on t.piece_id = p.id where p.deleted_at is not null and t.deleted_at is null)
+     select ((select count(*) from treatment where deleted_at is null and closed_at is null) - (select count(*) from gone where closed_at is null))::int as open,
+       ((select count(*) from treatment where deleted_at is null and closed_at is not null) - (select count(closed_at) from gone))::int as closed`,
+  );
+  return row ?? { open: 0, closed: 0 };
+}
+
+/** Answers when the database does. */
+export const ping = async (em: Em): Promise<void> => void (await em.execute("select 1"));
 
 export async function treatmentRecord(em: Em, id: string): Promise<TreatmentRecord | undefined> {
   return (await treatments(em, "and t.id = ?", [id]))[0];
@@ -171,25 +273,28 @@ export interface Hit {
 /** A hit must come this near where it does not hold the words themselves. */
 const NEAR_ENOUGH = 0.3;
 
-/** Pieces, treatments and products that hold the words or come near to them, best first. */
+/** Found by the owner alone it stands after what is called so: one owner may have half the shop. */
+const BY_OWNER = 0.5;
+
+/** Pieces, treatments and products that hold the words or come near to them, best first; each part of the question has an index that answers it. */
 export async function findHits(em: Em, words: string, limit: number): Promise<Hit[]> {
   const like = `%${words.replaceAll(/[\\%_]/g, "\\$&")}%`;
+  const piece = `select 'piece' as type, p.id, p.title, concat_ws(' · ', p.reference, nullif(p.owner_reference, '')) as detail`;
+  const treatment = "select 'treatment' as type, t.id, t.title, p.title || ' · ' || p.reference as detail";
+  const live = "from treatment t join piece p on p.id = t.piece_id where t.deleted_at is null and p.deleted_at is null";
+  const product = "select 'product' as type, c.id, c.name as title, replace(c.class, '-', ' ') as detail";
+  const called = "(p.title || ' ' || p.reference)";
+  const named = "(c.name || ' ' || c.class)";
   return em.execute(
-    `select * from (
-       select 'piece' as type, p.id, p.title, concat_ws(' · ', p.reference, nullif(p.owner_reference, '')) as detail,
-         greatest(word_similarity(?, p.title || ' ' || p.reference || ' ' || p.owner_reference),
-           case when (p.title || ' ' || p.reference || ' ' || p.owner_reference) ilike ? then 1 else 0 end) as nearness
-       from piece p where p.deleted_at is null
-       union all
-       select 'treatment', t.id, t.title, p.title || ' · ' || p.reference,
-         greatest(word_similarity(?, t.title), case when t.title ilike ? then 1 else 0 end)
-       from treatment t join piece p on p.id = t.piece_id where t.deleted_at is null and p.deleted_at is null
-       union all
-       select 'product', c.id, c.name, replace(c.class, '-', ' '),
-         greatest(word_similarity(?, c.name || ' ' || c.class), case when (c.name || ' ' || c.class) ilike ? then 1 else 0 end)
-       from product c where c.deleted_at is null
-     ) hits where nearness >= ${NEAR_ENOUGH} order by nearness desc, title limit ?`,
-    [words, like, words, like, words, like, limit],
+    `select type, id, title, detail, max(nearness) as nearness from (
+       (${piece}, case when ${called} ilike ? then 1 else ${BY_OWNER} end as nearness
+         from piece p where p.deleted_at is null and (p.title || ' ' || p.reference || ' ' || p.owner_reference) ilike ? limit ?)
+       union all (${piece}, word_similarity(?, ${called}) from piece p where p.deleted_at is null order by ${called} <->> ? limit ?)
+       union all (${treatment}, 1 ${live} and t.title ilike ? limit ?)
+       union all (${treatment}, word_similarity(?, t.title) ${live} order by t.title <->> ? limit ?)
+       union all (${product}, case when ${named} ilike ? then 1 else word_similarity(?, ${named}) end from product c where c.deleted_at is null)
+     ) hits where nearness >= ${NEAR_ENOUGH} group by type, id, title, detail order by nearness desc, title limit ?`,
+    [like, like, limit, words, words, limit, like, limit, words, words, limit, like, words, limit],
   );
 }
 

@@ -44,6 +44,7 @@ export async function treatApart(id: string, input: unknown, now: Date): Promise
       title,
       promised: treatment.promised,
       createdAt: now,
+      closedAt: null,
       version: log.length,
     });
     for (const [i, { at, by: who, body }] of log.entries())

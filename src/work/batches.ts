@@ -4,16 +4,17 @@ import { actsOf } from "@/core/views/acts";
 import { type Share, sharesOf, startOfShare, unaccounted } from "@/core/views/batch";
 import { Batch, LogRow } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
-import { openTreatments } from "@/store/queries";
+import { treatmentsThatMix } from "@/store/queries";
 import { airNow, climateSince } from "./climate";
+import { refreshOpen } from "./heads";
 import { NewBatch } from "./inputs.schema";
+import { climateOf } from "./item";
 import { changeLot, heldLot } from "./jars";
 import { heldTreatment, whatHappened, writeEntry } from "./log";
 import { found, once } from "./once";
-import { climateOf } from "./overview";
 import { parse } from "./parse";
 import { collided, invalid, refused, WorkProblem } from "./problems";
-import { firstClock, workOutRecord } from "./working";
+import { firstClock, readRecord, workOutRecord } from "./working";
 
 /** Shares of one class that open treatments could take now, by treatment. */
 export interface TreatmentShares {
@@ -28,10 +29,10 @@ export interface TreatmentShares {
 export async function mixableNow(name: string, now: Date): Promise<readonly TreatmentShares[]> {
   if (!CLASS_ROWS.some((row) => row.class === name)) throw invalid([{ path: "/class", message: "is no class of material" }]);
   const em = await openEm();
-  const [records, air] = await Promise.all([openTreatments(em), airNow(em, now)]);
-  const starts = records.flatMap(
-    (record) => firstClock(workOutRecord(record, air, { constant_C: air.temp_C }, now.getTime()).treatment) ?? [],
-  );
+  const air = await airNow(em, now);
+  await refreshOpen(em, now, air);
+  const records = await treatmentsThatMix(em, name);
+  const starts = records.flatMap((record) => firstClock(readRecord(record).treatment) ?? []);
   const samples = starts.length > 0 ? await climateSince(em, new Date(Math.min(...starts)), now) : [];
   return records.flatMap((record) => {
     const { worked } = workOutRecord(record, air, climateOf(samples, air), now.getTime());

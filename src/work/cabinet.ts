@@ -1,19 +1,19 @@
 import { LockMode } from "@mikro-orm/core";
 import { type ClassName, type Figures, figureErrors } from "@/core/catalogue";
 import { counted } from "@/core/units";
-import { type Need, needsOf } from "@/core/views/needs";
+import type { Need } from "@/core/views/needs";
 import { type GoingOff, goingOff, type LotReason, type StockProduct } from "@/core/views/stock";
 import { type CabinetLine, type LineError, readCabinetCsv, writeCabinetCsv } from "@/formats/cabinetCsv";
 import { type ILot, type IProduct, Lot, Product } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
-import { cabinet, holdCabinet, lotChanges, openTreatments } from "@/store/queries";
+import { cabinet, holdCabinet, lotChanges, openNeeds } from "@/store/queries";
 import { airNow } from "./climate";
+import { refreshOpen } from "./heads";
 import { LotEdit, NewLot, NewProduct, ProductEdit } from "./inputs.schema";
 import { changeLot, heldLot } from "./jars";
 import { found, once } from "./once";
 import { parse } from "./parse";
 import { collided, invalid, notFound } from "./problems";
-import { workOutRecord } from "./working";
 
 export interface CabinetPage {
   readonly products: readonly StockProduct[];
@@ -28,15 +28,12 @@ const MOST_CHANGES = 6;
 
 export async function cabinetPage(now: Date): Promise<CabinetPage> {
   const em = await openEm();
-  const [stock, changes, open, air] = await Promise.all([cabinet(em), lotChanges(em, MOST_CHANGES), openTreatments(em), airNow(em, now)]);
+  await refreshOpen(em, now, await airNow(em, now));
+  const [stock, changes, needs] = await Promise.all([cabinet(em), lotChanges(em, MOST_CHANGES), openNeeds<Need>(em)]);
   const products = stock.map((product) => ({
     ...product,
     lots: product.lots.map((lot) => ({ ...lot, changes: changes.get(lot.id) ?? [] })),
   }));
-  const needs = open.flatMap((record) => {
-    const { worked } = workOutRecord(record, air, { constant_C: air.temp_C }, now.getTime());
-    return worked ? needsOf({ id: record.id, piece: record.piece_title }, worked) : [];
-  });
   return { products, needs, going_off: goingOff(products, needs, now.getTime()), now: now.getTime() };
 }
 

@@ -4,6 +4,7 @@ import { DOSSIER_FORMAT, DOSSIER_VERSION, type Dossier } from "@/formats/dossier
 import { inspectPhotograph, sha256 } from "@/formats/photograph";
 import { LogRow, Part, Photograph, Piece, Treatment } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
+import { closedAt } from "./log";
 import { collided, invalid, notFound } from "./problems";
 
 /** A treatment as a dossier. @throws {WorkProblem} 404 when there is no such treatment */
@@ -102,6 +103,7 @@ async function keep(tx: Em, { piece, treatment }: Dossier, pictures: Awaited<Ret
     title: treatment.title,
     promised: treatment.promised ?? null,
     createdAt: new Date(treatment.created_at),
+    closedAt: closedAt(treatment.log),
     version: treatment.log.length,
   });
   for (const { id, seq, at, by, corrects, body } of treatment.log)

@@ -2,6 +2,7 @@ import { LockMode } from "@mikro-orm/core";
 import type { BodyOf, EventBody, LogEntry } from "@/core/record/events.schema";
 import { readLog } from "@/core/record/treatment";
 import { BODY_VERSION } from "@/core/record/upcast";
+import { present } from "@/core/units";
 import { admit } from "@/core/views/admit";
 import { entryWords } from "@/core/views/entryWords";
 import { type Worked, worked } from "@/core/views/worked";
@@ -10,8 +11,8 @@ import { type Em, em as openEm } from "@/store/orm";
 import { type TreatmentRecord, treatmentRecord } from "@/store/queries";
 import { airNow, climateSince } from "./climate";
 import { NewEntry } from "./inputs.schema";
+import { climateOf } from "./item";
 import { type ChangeOf, changeLot, giveBack, heldLot } from "./jars";
-import { climateOf } from "./overview";
 import { parse } from "./parse";
 import { collided, invalid, notFound, refused } from "./problems";
 import { firstClock, pieceFacts } from "./working";
@@ -79,9 +80,19 @@ export async function writeEntry(
     body,
   });
   treatment.version = version;
+  treatment.closedAt = closedAt([
+    ...record.log,
+    { id, seq: version, v: BODY_VERSION, at: at.toISOString(), ...present({ corrects, by }), body },
+  ]);
   if (corrects !== undefined) await giveBack(tx, corrects, now, by);
   if (body.kind === "done") await drawn(tx, body, plan, { at, because: "mixed", piece: record.piece_title, entry: id, by });
   return { id, version };
+}
+
+/** When a log was closed, where that stands. */
+export function closedAt(log: readonly LogEntry[]): Date | null {
+  const { closed } = readLog(log);
+  return closed ? new Date(closed.at) : null;
 }
 
 /** What is done, or left out, is kept in the words of the plan that it was done by. */

@@ -29,6 +29,7 @@ export async function createPiece(input: unknown, now: Date): Promise<{ id: stri
       title: treatment_title.trim(),
       promised: promised ?? null,
       createdAt: now,
+      closedAt: null,
       version: 0,
     });
   });
@@ -80,7 +81,7 @@ export async function addTreatment(pieceId: string, input: unknown, now: Date): 
     const piece = await tx.findOne(Piece, { id: pieceId, deletedAt: null });
     if (!piece) throw notFound("This piece");
     const part = await partFor(tx, piece, wanted);
-    tx.create(Treatment, { id, piece, part, title: title.trim(), promised: promised ?? null, createdAt: now, version: 0 });
+    tx.create(Treatment, { id, piece, part, title: title.trim(), promised: promised ?? null, createdAt: now, closedAt: null, version: 0 });
   });
   return { id };
 }

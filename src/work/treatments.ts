@@ -16,7 +16,9 @@ import {
   treatmentsOfPiece,
 } from "@/store/queries";
 import { type Air, airNow, climateSince } from "./climate";
-import { climateOf, type Item, itemOf, shopTimeZone } from "./overview";
+import { itemOf } from "./heads";
+import { climateOf, type Item } from "./item";
+import { shopTimeZone } from "./overview";
 import { notFound } from "./problems";
 import { firstClock, readRecord, workOutRecord } from "./working";
 

@@ -6,8 +6,13 @@ import { withRecord } from "./withRecord";
 export const metadata = { title: "Bench" };
 
 export default async function BenchPage() {
-  return withRecord(overview, ({ items, closed }) => {
+  return withRecord(overview, ({ items, open, closed }) => {
     if (items.length === 0 && closed === 0) return <EmptyBench />;
-    return <Bench items={items.map(({ id, piece, title, brief, kind, damages }) => ({ id, piece, title, brief, kind, damages }))} />;
+    return (
+      <Bench
+        more={open - items.length}
+        items={items.map(({ id, piece, title, brief, kind, damages }) => ({ id, piece, title, brief, kind, damages }))}
+      />
+    );
   });
 }

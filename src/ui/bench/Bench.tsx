@@ -32,7 +32,7 @@ interface Waiting {
 const MOST_LINES = 8;
 
 /** Bench: what to touch now, what next and when, what not to touch. */
-export function Bench({ items }: { items: readonly BenchItem[] }) {
+export function Bench({ items, more }: { items: readonly BenchItem[]; more: number }) {
   const now = useNow();
   const all = items.map((item): Doable => ({ item, act: actAt(item.brief, now) }));
   const doable = all.filter(({ act }) => act.state !== "off" && act.state !== "closed").sort(byUrgency);
@@ -46,9 +46,9 @@ export function Bench({ items }: { items: readonly BenchItem[] }) {
         {rest.slice(0, MOST_LINES).map((each, i) => (
           <Line key={each.item.id} {...each} number={i + 2} opens={nextOpening} />
         ))}
-        {rest.length > MOST_LINES && (
+        {rest.length + more > MOST_LINES && (
           <Link href="/objects" className="link inline-flex min-h-[52px] items-center">
-            {rest.length - MOST_LINES} more on Objects
+            {rest.length + more - MOST_LINES} more on Objects
           </Link>
         )}
       </section>

@@ -40,10 +40,12 @@ const SORTS: Readonly<Record<Sort, (a: Row, b: Row) => number>> = {
 /** All treatments with where they stand; the selected one opens beside the list. */
 export function ObjectList({
   items,
+  openCount,
   closed,
   closedCount,
 }: {
   items: readonly ObjectItem[];
+  openCount: number;
   closed: readonly ObjectItem[];
   closedCount: number;
 }) {
@@ -65,7 +67,7 @@ export function ObjectList({
   const shown = sets[filter].filter(({ item }) => haystack(item).includes(asked)).sort(SORTS[sort]);
   const side = shown.find(({ item }) => item.id === selected) ?? shown[0];
   const chips: ReadonlyArray<readonly [Filter, string, number]> = [
-    ["open", "On the way", rows.length],
+    ["open", "On the way", openCount],
     ["hands", "Needs hands", rows.length - off.length],
     ["off", "Hands off", off.length],
     ["closed", "Closed", closedCount],
@@ -131,6 +133,7 @@ export function ObjectList({
             </tbody>
           </table>
         )}
+        <Beyond count={(filter === "closed" ? closedCount : openCount) - sets[filter === "closed" ? "closed" : "open"].length} />
       </section>
       {side && (
         <ObjectSide
@@ -140,6 +143,17 @@ export function ObjectList({
         />
       )}
     </div>
+  );
+}
+
+/** What is not listed, and how it is found. */
+function Beyond({ count }: { count: number }) {
+  if (count <= 0) return null;
+  return (
+    <p className="dim py-3">
+      {count} more are not listed: what has a clock and what is promised first stands here. Press / and type a mark or a name to find any of
+      them.
+    </p>
   );
 }
 

@@ -1,6 +1,6 @@
 import { ImportDossier } from "@/ui/objects/ImportDossier";
 import { ObjectList } from "@/ui/objects/ObjectList";
-import { closedItems, overview } from "@/work/overview";
+import { closedItems, listedItems, overview } from "@/work/overview";
 import { withRecord } from "../withRecord";
 
 export const metadata = { title: "Objects" };
@@ -8,12 +8,12 @@ export const metadata = { title: "Objects" };
 export default async function ObjectsPage() {
   return withRecord(
     async () => {
-      const [open, closed] = await Promise.all([overview(), closedItems()]);
-      return { open, closed };
+      const [counts, items, closed] = await Promise.all([overview(), listedItems(), closedItems()]);
+      return { counts, items, closed };
     },
-    ({ open, closed }) => (
+    ({ counts, items, closed }) => (
       <>
-        <ObjectList items={open.items} closed={closed} closedCount={open.closed} />
+        <ObjectList items={items} openCount={counts.open} closed={closed} closedCount={counts.closed} />
         <div className="px-gutter pb-6">
           <ImportDossier />
         </div>
