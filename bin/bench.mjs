@@ -34,8 +34,8 @@ await withDemoApp(ROOT, async (base) => {
   await serverTimes(base);
   await firstLoad(base);
 });
-console.log("\nCalculations, in this process");
-for (const file of ["bench/calculations.ts", "bench/plans.ts", "bench/chains.ts", "bench/assembly.ts"])
+console.log("\nCalculations and the store, in this process");
+for (const file of ["bench/calculations.ts", "bench/plans.ts", "bench/chains.ts", "bench/assembly.ts", "bench/scale.ts"])
   spawnSync(path.join(ROOT, "node_modules", ".bin", "tsx"), [file], { stdio: "inherit" });
 
 /** p95 of the server's answer, as a ratio to the bare page in the same run; pages take turns, so that noise is shared. */

@@ -93,8 +93,9 @@ export interface HeadRow {
   readonly item: object;
 }
 
-const LIVE =
-  "from treatment t join piece p on p.id = t.piece_id left join treatment_head h on h.treatment_id = t.id where t.deleted_at is null and p.deleted_at is null";
+/** Pieces that were removed are few and have an index of their own; the others need not be looked at. */
+const NOT_REMOVED = "not exists (select 1 from piece p where p.id = t.piece_id and p.deleted_at is not null)";
+const OPEN_HEADS = `from treatment t left join treatment_head h on h.treatment_id = t.id where t.deleted_at is null and t.closed_at is null and ${NOT_REMOVED}`;
 
 /** Treatments that were written to, or whose piece was, since their heads were kept. */
 export async function dueTreatments(em: Em): Promise<string[]> {
@@ -122,7 +123,7 @@ export async function driftedTreatments(
   { stamp, now, temp_C }: { readonly stamp: string; readonly now: Date; readonly temp_C: number },
 ): Promise<string[]> {
   const rows = await em.execute<{ id: string }[]>(
-    `select t.id ${LIVE} and t.closed_at is null and (h.treatment_id is null or h.stamp <> ?
+    `select t.id ${OPEN_HEADS} and (h.treatment_id is null or h.stamp <> ?
        or (h.runs and (h.at < ?::timestamptz - interval '1 minute' or abs(h.temp_c - ?) > 0.2))
        or h.at < ?::timestamptz - interval '1 day' or abs(h.temp_c - ?) > 3)`,
     [stamp, now, temp_C, now, temp_C],
@@ -152,10 +153,16 @@ export async function keepHeads(em: Em, heads: readonly HeadRow[]): Promise<void
   );
 }
 
+/** Throw all heads away: each is worked out again when it is asked for. */
+export async function forgetHeads(em: Em): Promise<void> {
+  await em.execute("delete from treatment_head");
+  await em.execute("insert into treatment_due select id from treatment where closed_at is null on conflict do nothing");
+}
+
 /** Open treatments as lists show them: what is timed first, then by what is promised. */
 export async function openItemRows<T>(em: Em, most: number): Promise<T[]> {
   const rows = await em.execute<{ item: T }[]>(
-    `select h.item ${LIVE} and t.closed_at is null and h.item is not null order by h.timed desc, t.promised nulls last, t.created_at limit ?`,
+    `select h.item ${OPEN_HEADS} and h.item is not null order by h.timed desc, t.promised nulls last, t.created_at limit ?`,
     [most],
   );
   return rows.map(({ item }) => item);
@@ -164,26 +171,31 @@ export async function openItemRows<T>(em: Em, most: number): Promise<T[]> {
 /** The treatments closed last, newest first. */
 export async function closedItemRows<T>(em: Em): Promise<T[]> {
   const rows = await em.execute<{ item: T }[]>(
-    `select h.item ${LIVE} and t.closed_at is not null and h.item is not null order by t.closed_at desc limit ${MOST_CLOSED}`,
+    `select h.item from treatment t join treatment_head h on h.treatment_id = t.id
+     where t.deleted_at is null and t.closed_at is not null and ${NOT_REMOVED} order by t.closed_at desc limit ${MOST_CLOSED}`,
   );
   return rows.map(({ item }) => item);
 }
 
 /** What open treatments will still take. */
 export async function openNeeds<T>(em: Em): Promise<T[]> {
-  const rows = await em.execute<{ need: T }[]>(
-    `select jsonb_array_elements(h.needs) as need ${LIVE} and t.closed_at is null order by t.created_at`,
-  );
+  const rows = await em.execute<{ need: T }[]>(`select jsonb_array_elements(h.needs) as need ${OPEN_HEADS} order by t.created_at`);
   return rows.map(({ need }) => need);
 }
 
-export async function countTreatments(em: Em): Promise<{ open: number; closed: number }> {
-  const [row] = await em.execute<{ open: number; closed: number }[]>(
-    `with gone as (select t.closed_at from piece p join treatment t on t.piece_id = p.id where p.deleted_at is not null and t.deleted_at is null)
-     select ((select count(*) from treatment where deleted_at is null and closed_at is null) - (select count(*) from gone where closed_at is null))::int as open,
-       ((select count(*) from treatment where deleted_at is null and closed_at is not null) - (select count(closed_at) from gone))::int as closed`,
+export async function countOpen(em: Em): Promise<number> {
+  return count(em, "t.closed_at is null");
+}
+
+export async function countClosed(em: Em): Promise<number> {
+  return count(em, "t.closed_at is not null");
+}
+
+async function count(em: Em, which: string): Promise<number> {
+  const [row] = await em.execute<{ n: number }[]>(
+    `select count(*)::int as n from treatment t where t.deleted_at is null and ${which} and ${NOT_REMOVED}`,
   );
-  return row ?? { open: 0, closed: 0 };
+  return row?.n ?? 0;
 }
 
 /** Answers when the database does. */

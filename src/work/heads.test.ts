@@ -1,12 +1,12 @@
 import { done, mixed, READY } from "@/core/views/story.fixture";
 import { em } from "@/store/orm";
-import { dueClosed, treatmentRecord } from "@/store/queries";
+import { dueClosed, forgetHeads, treatmentRecord } from "@/store/queries";
 import { mixableNow } from "./batches";
 import { cabinetPage } from "./cabinet";
 import { airNow, setClimate } from "./climate";
 import { headsOf } from "./heads";
 import { appendEntry } from "./log";
-import { closedItems, health, overview } from "./overview";
+import { closedItems, health, listedItems, overview } from "./overview";
 import { createPiece, editPiece } from "./pieces";
 import { chosenTreatment, newPiece, scratchDatabase, write } from "./testing.fixture";
 
@@ -77,8 +77,7 @@ describe("pages cost what has changed", () => {
   test("heads that are thrown away, or of another build, come back the same", async () => {
     const id = await chosenTreatment();
     const before = (await overview()).items;
-    await (await em()).execute("delete from treatment_head");
-    forgetLook();
+    await forgetHeads(await em());
     expect((await overview()).items).toEqual(before);
     await (await em()).execute("update treatment_head set stamp = 'older', item = '{}'");
     forgetLook();
@@ -103,7 +102,7 @@ describe("pages cost what has changed", () => {
     await chosenTreatment();
     await write(shut, 2, { kind: "closed", notes: "", signed_by: "M." });
     expect(await health()).toEqual({ here: true });
-    expect(await overview()).toMatchObject({ open: 1, closed: 1 });
+    expect(await listedItems()).toMatchObject({ open: 1, closed: 1 });
   });
 
   test("open and closed lists are found by their indexes", async () => {

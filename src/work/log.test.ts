@@ -2,7 +2,7 @@ import { CHIP, done, matched, mixed, surveyed } from "@/core/views/story.fixture
 import { em } from "@/store/orm";
 import { airNow, climateSince, setClimate } from "./climate";
 import { appendEntry } from "./log";
-import { closedItems, overview } from "./overview";
+import { closedItems, listedItems, overview } from "./overview";
 import { createPiece } from "./pieces";
 import { chosenTreatment, NOW, newPiece, problemOf, scratchDatabase, write } from "./testing.fixture";
 import { treatmentPage } from "./treatments";
@@ -230,7 +230,7 @@ describe("the overview", () => {
     await write(shut, 1, { kind: "closed", notes: "", signed_by: "M." });
     const seen = await overview();
     expect(seen.items.map(({ id }) => id)).toEqual([open]);
-    expect(seen.closed).toBe(1);
+    expect((await listedItems()).closed).toBe(1);
     expect(seen.items[0]?.brief.acts.map(({ op }) => op)).toContain("r1/ready/photograph");
     expect((await closedItems()).map(({ id }) => id)).toEqual([shut]);
     await write(shut, 2, { kind: "reopened", reason: "a pit showed" });

@@ -1,6 +1,6 @@
 import { cache } from "react";
 import { em as openEm } from "@/store/orm";
-import { closedItemRows, countTreatments, openItemRows, ping } from "@/store/queries";
+import { closedItemRows, countClosed, countOpen, isEmpty, openItemRows, ping } from "@/store/queries";
 import { type Air, airNow } from "./climate";
 import { refreshClosed, refreshOpen } from "./heads";
 import type { Item } from "./item";
@@ -12,7 +12,6 @@ export interface Overview {
   /** What is timed first, then by what is promised; so many at most. */
   readonly items: readonly Item[];
   readonly open: number;
-  readonly closed: number;
 }
 
 /** So many a bench looks at; more than that nobody does in a day. */
@@ -26,15 +25,19 @@ export const overview = cache(async (): Promise<Overview> => {
   const em = await openEm();
   const air = await airNow(em, now);
   await refreshOpen(em, now, air);
-  const [items, counts] = await Promise.all([openItemRows<Item>(em, MOST_ITEMS), countTreatments(em)]);
-  return { now: now.getTime(), time_zone: shopTimeZone(), air, items, ...counts };
+  const [items, open] = await Promise.all([openItemRows<Item>(em, MOST_ITEMS), countOpen(em)]);
+  return { now: now.getTime(), time_zone: shopTimeZone(), air, items, open };
 });
 
 /** The open treatments as Objects lists them. */
-export async function listedItems(): Promise<readonly Item[]> {
-  await overview();
-  return openItemRows<Item>(await openEm(), MOST_LISTED);
+export async function listedItems(): Promise<{ readonly items: readonly Item[]; readonly open: number; readonly closed: number }> {
+  const [{ open }, em] = [await overview(), await openEm()];
+  const [items, closed] = await Promise.all([openItemRows<Item>(em, MOST_LISTED), countClosed(em)]);
+  return { items, open, closed };
 }
+
+/** Whether nothing was ever entered. */
+export const isNew = async (): Promise<boolean> => isEmpty(await openEm());
 
 /** The treatments closed last. */
 export async function closedItems(): Promise<readonly Item[]> {

@@ -1,13 +1,14 @@
 import { Bench } from "@/ui/bench/Bench";
 import { EmptyBench } from "@/ui/states/EmptyBench";
-import { overview } from "@/work/overview";
+import { isNew, overview } from "@/work/overview";
 import { withRecord } from "./withRecord";
 
 export const metadata = { title: "Bench" };
 
 export default async function BenchPage() {
-  return withRecord(overview, ({ items, open, closed }) => {
-    if (items.length === 0 && closed === 0) return <EmptyBench />;
+  const read = async () => ({ ...(await overview()), untouched: await isNew() });
+  return withRecord(read, ({ items, open, untouched }) => {
+    if (untouched) return <EmptyBench />;
     return (
       <Bench
         more={open - items.length}

@@ -21,11 +21,11 @@ export class Migration20261127000000 extends Migration {
     this.addSql(`alter table "treatment_due" add constraint "treatment_due_treatment_id_foreign" foreign key ("treatment_id") references "treatment" ("id") on update cascade on delete cascade;`);
     this.addSql(`create function treatment_is_due() returns trigger language plpgsql as $$ begin
       insert into treatment_due select t.id from treatment t
-      where (tg_argv[0] = 'treatment' and t.id = (to_jsonb(new) ->> 'id')::uuid) or (tg_argv[0] = 'piece' and t.piece_id = (to_jsonb(new) ->> tg_argv[1])::uuid)
+      where t.closed_at is null and ((tg_argv[0] = 'treatment' and t.id = (to_jsonb(new) ->> 'id')::uuid) or (tg_argv[0] = 'piece' and t.piece_id = (to_jsonb(new) ->> tg_argv[1])::uuid))
       on conflict do nothing; return new; end $$;`);
     for (const [table, argument] of [["piece", "'piece', 'id'"], ["part", "'piece', 'piece_id'"], ["treatment", "'treatment'"]])
       this.addSql(`create trigger ${table}_makes_due after insert or update on ${table} for each row execute function treatment_is_due(${argument});`);
-    this.addSql(`insert into treatment_due select id from treatment;`);
+    this.addSql(`insert into treatment_due select id from treatment where closed_at is null;`);
   }
 
   override async down(): Promise<void> {

@@ -1,6 +1,6 @@
 import { ImportDossier } from "@/ui/objects/ImportDossier";
 import { ObjectList } from "@/ui/objects/ObjectList";
-import { closedItems, listedItems, overview } from "@/work/overview";
+import { closedItems, listedItems } from "@/work/overview";
 import { withRecord } from "../withRecord";
 
 export const metadata = { title: "Objects" };
@@ -8,12 +8,12 @@ export const metadata = { title: "Objects" };
 export default async function ObjectsPage() {
   return withRecord(
     async () => {
-      const [counts, items, closed] = await Promise.all([overview(), listedItems(), closedItems()]);
-      return { counts, items, closed };
+      const [listed, closed] = await Promise.all([listedItems(), closedItems()]);
+      return { listed, closed };
     },
-    ({ counts, items, closed }) => (
+    ({ listed, closed }) => (
       <>
-        <ObjectList items={items} openCount={counts.open} closed={closed} closedCount={counts.closed} />
+        <ObjectList items={listed.items} openCount={listed.open} closed={closed} closedCount={listed.closed} />
         <div className="px-gutter pb-6">
           <ImportDossier />
         </div>

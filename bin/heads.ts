@@ -1,0 +1,18 @@
+import { closeStore, em } from "../src/store/orm";
+import { forgetHeads } from "../src/store/queries";
+import { airNow } from "../src/work/climate";
+import { refreshOpen } from "../src/work/heads";
+
+/** Throw away what is kept beside the treatments and work all of it out anew. */
+async function main(): Promise<void> {
+  const [store, now] = [await em(), new Date()];
+  await forgetHeads(store);
+  await refreshOpen(store, now, await airNow(store, now));
+  await closeStore();
+  console.log("What lists show was worked out anew from the logs.");
+}
+
+main().catch((error: unknown) => {
+  console.error(error);
+  process.exit(1);
+});
