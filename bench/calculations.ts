@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
 import { CALCULATIONS, type CalcName, calc } from "../src/core/calc";
+import { madeUpPalette } from "../src/core/colour/palette.fixture";
 
 const START = "2026-10-07T12:00:00+02:00";
 const night = Array.from({ length: 200 }, (_, i) => ({
@@ -53,11 +54,20 @@ const QUESTIONS: Record<CalcName, object> = {
     safe_um: 60,
     scratch: { depth_um: 90, mode: "spray", coat_um: 10, cut_um: 6 },
   },
+  deltaE: { a: { L: 50, a: 2.5, b: 0 }, b: { L: 50, a: 0, b: -2.5 } },
+  colour: { pigments: madeUpPalette(30), target: { lab: { L: 55, a: 20, b: 25 } }, most: 6 },
+  tint: {
+    base: { r: new Array(31).fill(0.6) },
+    colorant: { name: "brown", absorbance_per_um: new Array(31).fill(0.01) },
+    film_um: 20,
+    coats: 4,
+    target: { lab: { L: 60, a: 0, b: 0 } },
+  },
   // the largest of the kept jobs: three damages worked together
   plan: JSON.parse(readFileSync("docs/jobs/12-jester-figure.json", "utf8")),
   brace: { joint: "break-across", section: { width_mm: 32, height_mm: 44 }, load_N: 250, lever_mm: 180, material: "hardwood" },
 };
-const ROUNDS = 300;
+const ROUNDS = 100;
 const AIM_MS = 2;
 
 /** Each through the same door as API and command line, checks included. */

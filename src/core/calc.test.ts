@@ -4,6 +4,8 @@ import { CALCULATIONS, calc } from "./calc";
 import { openApi } from "./openapi";
 import { check } from "./problem";
 
+const flat = (value: number) => Array.from({ length: 31 }, () => value);
+
 const GOOD: Record<keyof typeof CALCULATIONS, object> = {
   volume: { solids: [{ shape: "box", length: 1, width: 2, depth: 3 }] },
   mix: { need_g: 5, parts: [{ name: "A", ratio: 1, density: 1 }], ratio_by: "mass" },
@@ -26,6 +28,15 @@ const GOOD: Record<keyof typeof CALCULATIONS, object> = {
   match: { substrate: "stoneware", damage: { kind: "chip", depth_mm: 6, length_mm: 34 }, service: {}, stance: "service" },
   brace: { joint: "butt", section: { diameter_mm: 20 }, load_N: 20, lever_mm: 100, material: "hardwood" },
   film: { existing_um: 120, coats: [{ wet_um: 100, solids_pct: 40, count: 2 }], cuts: [{ um: 5 }], safe_um: 60 },
+  deltaE: { a: { L: 50, a: 2.5, b: 0 }, b: { L: 50, a: 0, b: -2.5 } },
+  colour: {
+    pigments: [
+      { name: "white", r: flat(0.9) },
+      { name: "black", r: flat(0.04) },
+    ],
+    target: { lab: { L: 50, a: 0, b: 0 } },
+  },
+  tint: { base: { r: flat(0.6) }, colorant: { name: "brown", absorbance_per_um: flat(0.01) }, film_um: 20, coats: 3, pct: 10 },
   plan: JSON.parse(readFileSync(path.join(__dirname, "../../docs/jobs/02-organ-pipe-front.json"), "utf8")),
 };
 const names = Object.keys(GOOD) as (keyof typeof CALCULATIONS)[];

@@ -1,3 +1,7 @@
+import { colour } from "./colour/colour";
+import { ColourInput, ColourResult, DeltaEInput, DeltaEResult, TintInput, TintResult } from "./colour/colour.schema";
+import { deltaE } from "./colour/deltaE";
+import { tint } from "./colour/tint";
 import { cure } from "./cure/cure";
 import { CureInput, CureResult } from "./cure/cure.schema";
 import { brace } from "./join/brace";
@@ -31,6 +35,9 @@ export const CALCULATIONS = {
   match: { title: "Chains of materials", input: MatchInput, result: MatchResult, run: match },
   brace: { title: "Brace of a joint", input: BraceInput, result: BraceResult, run: brace },
   film: { title: "Film budget", input: FilmInput, result: FilmResult, run: film },
+  deltaE: { title: "Difference of two colours", input: DeltaEInput, result: DeltaEResult, run: deltaE },
+  colour: { title: "Recipe of a colour", input: ColourInput, result: ColourResult, run: colour },
+  tint: { title: "Strength of a tint", input: TintInput, result: TintResult, run: tint },
   plan: { title: "Whole repair", input: PlanInput, result: PlanResult, run: plan },
 } as const;
 
