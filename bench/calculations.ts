@@ -63,12 +63,20 @@ const QUESTIONS: Record<CalcName, object> = {
     coats: 4,
     target: { lab: { L: 60, a: 0, b: 0 } },
   },
+  schedule: {
+    calendar: { days: [1, 2, 3, 4, 5], from: "08:00", to: "17:00", timezone: "Europe/Berlin" },
+    start: START,
+    tasks: Array.from({ length: 12 }, (_, i) => ({ id: `t${i}`, object: "jar", hands_min: 10 + i, wait_min: 30 * (i % 4) })),
+    links: Array.from({ length: 9 }, (_, i) => ({ from: `t${i}`, to: `t${i + 3}`, min_min: 20 })),
+  },
   // the largest of the kept jobs: three damages worked together
   plan: JSON.parse(readFileSync("docs/jobs/12-jester-figure.json", "utf8")),
   brace: { joint: "break-across", section: { width_mm: 32, height_mm: 44 }, load_N: 250, lever_mm: 180, material: "hardwood" },
 };
 const ROUNDS = 100;
-const AIM_MS = 2;
+/** Searches run in a worker; all else within a key press. */
+const AIMS_MS: Partial<Record<CalcName, number>> = { colour: 300, schedule: 300, tint: 16, plan: 16 };
+const aimOf = (name: CalcName) => AIMS_MS[name] ?? 2;
 
 /** Each through the same door as API and command line, checks included. */
 for (const name of Object.keys(CALCULATIONS) as CalcName[]) {
@@ -80,6 +88,6 @@ for (const name of Object.keys(CALCULATIONS) as CalcName[]) {
   }).sort((a, b) => a - b);
   const [median, p95] = [times[ROUNDS / 2] ?? 0, times[Math.floor(ROUNDS * 0.95)] ?? 0];
   console.log(
-    `${name.padEnd(8)} median ${median.toFixed(3)} ms  p95 ${p95.toFixed(3)} ms  ${(median / AIM_MS).toFixed(2)} of the aim of ${AIM_MS} ms`,
+    `${name.padEnd(8)} median ${median.toFixed(3)} ms  p95 ${p95.toFixed(3)} ms  ${(median / aimOf(name)).toFixed(2)} of the aim of ${aimOf(name)} ms`,
   );
 }

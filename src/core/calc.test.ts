@@ -37,6 +37,11 @@ const GOOD: Record<keyof typeof CALCULATIONS, object> = {
     target: { lab: { L: 50, a: 0, b: 0 } },
   },
   tint: { base: { r: flat(0.6) }, colorant: { name: "brown", absorbance_per_um: flat(0.01) }, film_um: 20, coats: 3, pct: 10 },
+  schedule: {
+    calendar: { days: [1, 2, 3, 4, 5], from: "08:00", to: "17:00", timezone: "Europe/Berlin" },
+    start: "2026-10-07T08:00:00+02:00",
+    tasks: [{ id: "fill", object: "jar", hands_min: 20, wait_min: 60 }],
+  },
   plan: JSON.parse(readFileSync(path.join(__dirname, "../../docs/jobs/02-organ-pipe-front.json"), "utf8")),
 };
 const names = Object.keys(GOOD) as (keyof typeof CALCULATIONS)[];

@@ -21,6 +21,8 @@ import { LayersCalcInput, LayersCalcResult } from "./plan/layersCalc.schema";
 import { PlanInput, PlanResult } from "./plan/plan.schema";
 import { plan } from "./plan/planCalc";
 import { check, type Problem, problem } from "./problem";
+import { schedule } from "./schedule/schedule";
+import { ScheduleInput, ScheduleResult } from "./schedule/schedule.schema";
 import { volume } from "./survey/volume";
 import { VolumeInput, VolumeResult } from "./survey/volume.schema";
 
@@ -38,6 +40,7 @@ export const CALCULATIONS = {
   deltaE: { title: "Difference of two colours", input: DeltaEInput, result: DeltaEResult, run: deltaE },
   colour: { title: "Recipe of a colour", input: ColourInput, result: ColourResult, run: colour },
   tint: { title: "Strength of a tint", input: TintInput, result: TintResult, run: tint },
+  schedule: { title: "Days of the shop", input: ScheduleInput, result: ScheduleResult, run: schedule },
   plan: { title: "Whole repair", input: PlanInput, result: PlanResult, run: plan },
 } as const;
 
