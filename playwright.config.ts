@@ -36,7 +36,11 @@ export default defineConfig({
   },
   projects: [
     { name: "journey", testMatch: /journey|keyboard/, use: { baseURL: address("empty") }, fullyParallel: false, workers: 1 },
-    { name: "demo", testMatch: /demo|faults|views|api|start|survey|cabinet|join|jobs|batch|colour/, use: { baseURL: address("demo") } },
+    {
+      name: "demo",
+      testMatch: /demo|faults|views|api|start|survey|cabinet|join|jobs|batch|colour|shop/,
+      use: { baseURL: address("demo") },
+    },
     { name: "away", testMatch: /away/, use: { baseURL: address("away") } },
   ],
   webServer: Object.values(SERVERS).map(({ port, database }) => ({

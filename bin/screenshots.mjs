@@ -7,7 +7,7 @@ const ROOT = path.resolve(import.meta.dirname, "..");
 const OUT = path.join(ROOT, "docs", "screenshots");
 const treatment = (name) => JSON.parse(readFileSync(path.join(ROOT, "demo", `${name}.dossier.json`), "utf8")).treatment.id;
 
-/** One current picture of each main view: name, path, size, and what to scroll to. */
+/** One current picture of each main view: name, path, size, what to scroll to, and what to type there. */
 const VIEWS = [
   ["bench", "/", 1280, 800],
   ["bench-tablet", "/", 820, 1180],
@@ -24,6 +24,15 @@ const VIEWS = [
   ["fill-tablet", `/treatments/${treatment("lemonade-jar")}/fill`, 820, 1180],
   ["level", `/treatments/${treatment("booth-counter")}/level`, 1280, 800],
   ["colour", `/treatments/${treatment("carousel-hare")}/colour`, 1280, 800],
+  [
+    "recipe",
+    `/treatments/${treatment("carousel-hare")}/colour`,
+    1280,
+    800,
+    "section[aria-label='Recipe']",
+    { "Colour to meet": "47 22 34" },
+  ],
+  ["shop", "/shop", 1280, 800],
   ["close", `/treatments/${treatment("prize-saucer")}/close`, 1280, 800],
   ["record", `/treatments/${treatment("prize-saucer")}/record`, 1280, 1100],
 ];
@@ -32,10 +41,13 @@ process.chdir(ROOT);
 mkdirSync(OUT, { recursive: true });
 await withDemoApp(ROOT, async (base) => {
   const browser = await chromium.launch(CHROMIUM);
-  for (const [name, url, width, height, scrollTo] of VIEWS) {
+  for (const [name, url, width, height, scrollTo, typed = {}] of VIEWS) {
     const page = await browser.newPage({ viewport: { width, height }, timezoneId: "Europe/Berlin" });
     await page.goto(base + url, { waitUntil: "networkidle" });
     await page.evaluate(() => document.fonts.ready);
+    for (const [label, text] of Object.entries(typed)) await page.locator(scrollTo).getByLabel(label).fill(text);
+    // what is worked out in a worker is waited for
+    if (Object.keys(typed).length > 0) await page.waitForTimeout(2_000);
     if (scrollTo) await page.locator(scrollTo).evaluate((section) => section.scrollIntoView());
     await page.screenshot({ path: path.join(OUT, `${name}.png`) });
     await page.close();

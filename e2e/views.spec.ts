@@ -6,6 +6,7 @@ const VIEWS: ReadonlyArray<readonly [name: string, path: () => string]> = [
   ["objects", () => "/objects"],
   ["new piece", () => "/objects/new"],
   ["cabinet", () => "/cabinet"],
+  ["shop", () => "/shop"],
   ["put a jar in", () => "/cabinet/new"],
   ["survey, second damage", () => `/treatments/${demoTreatment("carousel-hare")}/survey?damage=d2`],
   ["match, leather", () => `/treatments/${demoTreatment("concertina")}/match`],

@@ -25,6 +25,8 @@ export interface TreatmentRecord {
   readonly log: LogEntry[];
   /** Every part of the piece. */
   readonly parts: PartRecord[];
+  /** The shop's scale, g. */
+  readonly scale_step_g: number | null;
 }
 
 export interface PartRecord {
@@ -48,6 +50,7 @@ export interface PhotographRecord {
 const TREATMENT = `
   select t.id, t.title, t.promised::text, t.version, t.created_at, p.id as piece_id, p.title as piece_title, p.version as piece_version,
     p.reference, p.owner_reference, p.kind, a.id as part_id, a.name as part_name, a.substrate, a.finish,
+    (select (s.data ->> 'scale_step_g')::float8 from shop s) as scale_step_g,
     (select coalesce(json_agg(json_strip_nulls(json_build_object('id', l.id, 'seq', l.seq, 'v', l.v, 'at', l.at, 'by', l.by, 'corrects', l.corrects, 'body', l.body))
       order by l.seq), '[]') from log_entry l where l.treatment_id = t.id) as log,
     (select json_agg(json_build_object('id', b.id, 'name', b.name, 'substrate', b.substrate, 'finish', b.finish) order by b.position)
@@ -198,6 +201,22 @@ async function count(em: Em, which: string): Promise<number> {
   return row?.n ?? 0;
 }
 
+/** What is kept of the shop; undefined before anyone kept anything. */
+export async function shopRow(em: Em): Promise<{ version: number; data: unknown } | undefined> {
+  const [row] = await em.execute<{ version: number; data: unknown }[]>("select version, data from shop");
+  return row;
+}
+
+/** Keep the shop where it is still of the version that was read; false where it is not. */
+export async function keepShop(tx: Em, version: number, data: object): Promise<boolean> {
+  const rows = await tx.execute<{ version: number }[]>(
+    `insert into shop (version, data) select ? + 1, ?::jsonb where ? = 0 or exists (select 1 from shop)
+     on conflict (id) do update set version = shop.version + 1, data = excluded.data where shop.version = ? returning version`,
+    [version, JSON.stringify(data), version, version],
+  );
+  return rows.length > 0;
+}
+
 /** Answers when the database does. */
 export const ping = async (em: Em): Promise<void> => void (await em.execute("select 1"));
 
@@ -207,6 +226,14 @@ export async function treatmentRecord(em: Em, id: string): Promise<TreatmentReco
 
 export async function treatmentsOfPiece(em: Em, pieceId: string): Promise<TreatmentRecord[]> {
   return treatments(em, "and p.id = ? order by t.created_at desc", [pieceId]);
+}
+
+/** Every treatment that is here, open or closed, oldest first. */
+export async function allTreatmentIds(em: Em): Promise<string[]> {
+  const rows = await em.execute<{ id: string }[]>(
+    `select t.id from treatment t where t.deleted_at is null and ${NOT_REMOVED} order by t.created_at, t.id`,
+  );
+  return rows.map(({ id }) => id);
 }
 
 /** Photographs without their bytes, oldest first. */

@@ -3,6 +3,8 @@ import { dayLine, WIDTH, type WindowOnLine } from "./bench/dayLineLayout";
 import { parseNumber } from "./forms/parse";
 import { drawable, EMPTY_SURVEY, readSurvey, type SurveyForm, sharedForm, surveyForm } from "./survey/surveyForm";
 
+const DAY = { begins: 480, ends: 1080 };
+
 const chip = (over: Partial<SurveyForm> = {}): SurveyForm => ({
   ...EMPTY_SURVEY,
   kind: "chip",
@@ -130,7 +132,7 @@ describe("the day line", () => {
     { name: "Hand, file", from: now + 1.1 * hour, state: "off" },
     { name: "Saucer, tape off", from: now + 19.5 * hour, state: "off" },
   ];
-  const drawn = dayLine(windows, now, wall("Europe/Berlin"));
+  const drawn = dayLine(windows, now, wall("Europe/Berlin"), DAY);
 
   test("stands in order of time, the night folded between today and tomorrow", () => {
     const x = (name: string) => drawn.placed.find(({ label }) => label.startsWith(name))?.x ?? Number.NaN;
@@ -159,7 +161,7 @@ describe("the day line", () => {
       until: now + hour,
       state: "go" as const,
     }));
-    const crowded = dayLine(many, now, wall("UTC"));
+    const crowded = dayLine(many, now, wall("UTC"), DAY);
     expect(crowded.placed.length + crowded.left).toBe(9);
     expect(crowded.left).toBeGreaterThan(0);
   });

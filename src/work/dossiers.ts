@@ -7,8 +7,8 @@ import { type Em, em as openEm } from "@/store/orm";
 import { closedAt } from "./log";
 import { collided, invalid, notFound } from "./problems";
 
-/** A treatment as a dossier. @throws {WorkProblem} 404 when there is no such treatment */
-export async function exportDossier(treatmentId: string, now: Date): Promise<Dossier> {
+/** A treatment as a dossier; without its pictures where they travel as files beside it. @throws {WorkProblem} 404 when there is no such treatment */
+export async function exportDossier(treatmentId: string, now: Date, { pictures = true } = {}): Promise<Dossier> {
   const em = await openEm();
   const treatment = await em.findOne(
     Treatment,
@@ -16,11 +16,13 @@ export async function exportDossier(treatmentId: string, now: Date): Promise<Dos
     { populate: ["piece.parts", "log"] },
   );
   if (!treatment) throw notFound("This treatment");
-  const photographs = await em.find(
-    Photograph,
-    { treatment: treatmentId, deletedAt: null },
-    { populate: ["bytes"], orderBy: { takenAt: "asc", id: "asc" } },
-  );
+  const photographs = pictures
+    ? await em.find(
+        Photograph,
+        { treatment: treatmentId, deletedAt: null },
+        { populate: ["bytes"], orderBy: { takenAt: "asc", id: "asc" } },
+      )
+    : [];
   const { piece } = treatment;
   return {
     format: DOSSIER_FORMAT,

@@ -11,6 +11,7 @@ import {
 } from "@/core/catalogue";
 import { FiguresSchema, OwnProductSchema } from "@/core/match/match.schema";
 import { EventBody } from "@/core/record/events.schema";
+import { ShopSchema } from "@/core/shop/shop.schema";
 import { STANCE_SCHEMA, SurveySchema } from "@/core/survey/survey.schema";
 import { celsius, instant, oneOf, strict } from "@/core/units/schema";
 
@@ -146,6 +147,9 @@ export const ProductEdit = strict({ version: Type.Integer({ minimum: 1 }), ...pr
 
 export const NewLot = strict({ id: id(), ...lotFields });
 export const LotEdit = strict({ version: Type.Integer({ minimum: 1 }), ...lotFields });
+
+/** The whole shop; `version` is the one that was read. */
+export const ShopEdit = Type.Composite([ShopSchema, strict({ version: Type.Integer({ minimum: 0 }) })], { additionalProperties: false });
 
 /** `damage`: of this treatment; `part` where it is on another part than the first. */
 export const WaysQuestion = strict({ survey: SurveySchema, stance: STANCE_SCHEMA, part: Type.Optional(id()) });

@@ -4,6 +4,7 @@ import { closedItemRows, countClosed, countOpen, isEmpty, openItemRows, ping } f
 import { type Air, airNow } from "./climate";
 import { refreshClosed, refreshOpen } from "./heads";
 import type { Item } from "./item";
+import { shop } from "./shop";
 
 export interface Overview {
   readonly now: number;
@@ -23,10 +24,10 @@ const MOST_LISTED = 200;
 export const overview = cache(async (): Promise<Overview> => {
   const now = new Date();
   const em = await openEm();
-  const air = await airNow(em, now);
+  const [air, { time_zone }] = await Promise.all([airNow(em, now), shop()]);
   await refreshOpen(em, now, air);
   const [items, open] = await Promise.all([openItemRows<Item>(em, MOST_ITEMS), countOpen(em)]);
-  return { now: now.getTime(), time_zone: shopTimeZone(), air, items, open };
+  return { now: now.getTime(), time_zone, air, items, open };
 });
 
 /** The open treatments as Objects lists them. */
@@ -50,9 +51,4 @@ export async function closedItems(): Promise<readonly Item[]> {
 export async function health(): Promise<{ here: true }> {
   await ping(await openEm());
   return { here: true };
-}
-
-/** The shop's own clock: that of the machine that serves. */
-export function shopTimeZone(): string {
-  return Intl.DateTimeFormat().resolvedOptions().timeZone;
 }

@@ -16,7 +16,7 @@ export function scratchDatabase(): void {
     await orm.close(true);
   });
   beforeEach(async () => {
-    await (await em()).execute("truncate piece, climate_reading, climate_hour, product, batch cascade");
+    await (await em()).execute("truncate piece, climate_reading, climate_hour, product, batch, shop cascade");
   });
   afterAll(closeStore);
 }

@@ -18,8 +18,8 @@ import {
 import { type Air, airNow, climateSince } from "./climate";
 import { itemOf } from "./heads";
 import { climateOf, type Item } from "./item";
-import { shopTimeZone } from "./overview";
 import { notFound } from "./problems";
+import { shop } from "./shop";
 import { firstClock, readRecord, workOutRecord } from "./working";
 
 /** Everything a station page shows of one treatment. */
@@ -100,7 +100,7 @@ export async function treatmentPage(id: string): Promise<TreatmentPage> {
     air,
     products,
     now: now.getTime(),
-    time_zone: shopTimeZone(),
+    time_zone: (await shop()).time_zone,
   };
 }
 

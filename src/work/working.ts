@@ -13,10 +13,16 @@ export interface Read {
   readonly brief: ActBrief;
 }
 
-export const pieceFacts = ({ kind, part_id: part, parts }: Pick<TreatmentRecord, "kind" | "part_id" | "parts">): PieceFacts => ({
+export const pieceFacts = ({
+  kind,
+  part_id: part,
+  parts,
+  scale_step_g,
+}: Pick<TreatmentRecord, "kind" | "part_id" | "parts" | "scale_step_g">): PieceFacts => ({
   kind,
   part,
   parts,
+  ...(scale_step_g === null ? {} : { scale_step_g }),
 });
 
 const UNREADABLE = readLog([]);

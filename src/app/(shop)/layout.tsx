@@ -1,18 +1,19 @@
 import type { ReactNode } from "react";
 import { timedOnly } from "@/core/views/shelf";
 import { Shell } from "@/ui/frame/Shell";
-import { overview, shopTimeZone } from "@/work/overview";
+import { overview } from "@/work/overview";
 import { isAway } from "@/work/problems";
+import { shop } from "@/work/shop";
 
 export default async function ShopLayout({ children }: { children: ReactNode }) {
-  const place = process.env.SHOP_NAME ?? "";
-  const seen = await overview().catch((error: unknown) => {
+  const read = async () => ({ ...(await overview()), kept: await shop() });
+  const seen = await read().catch((error: unknown) => {
     if (isAway(error)) return undefined;
     throw error;
   });
   if (!seen)
     return (
-      <Shell place={place} now={Date.now()} timeZone={shopTimeZone()}>
+      <Shell place={process.env.SHOP_NAME ?? ""} now={Date.now()} timeZone={Intl.DateTimeFormat().resolvedOptions().timeZone}>
         {children}
       </Shell>
     );
@@ -20,7 +21,15 @@ export default async function ShopLayout({ children }: { children: ReactNode }) 
     .map(({ id, piece, title, brief }) => ({ id, piece, title, brief: timedOnly(brief) }))
     .filter(({ brief }) => brief.acts.length > 0);
   return (
-    <Shell place={place} now={seen.now} timeZone={seen.time_zone} air={seen.air} shelf={shelf}>
+    <Shell
+      place={seen.kept.name}
+      people={seen.kept.people}
+      hours={[seen.kept.from, seen.kept.to]}
+      now={seen.now}
+      timeZone={seen.time_zone}
+      air={seen.air}
+      shelf={shelf}
+    >
       {children}
     </Shell>
   );

@@ -16,6 +16,8 @@ export interface PieceFacts {
   /** The part of the first damage, and every part of the piece. */
   readonly part: string;
   readonly parts: ReadonlyArray<{ readonly id: string; readonly substrate: Substrate; readonly finish: Finish }>;
+  /** What the shop's scale tells apart, g. */
+  readonly scale_step_g?: number;
 }
 
 /** A clock that an operation started. Ms since the epoch. */
@@ -68,7 +70,7 @@ export function worked(
     damages,
     stance: treatment.stance,
     air,
-    tools: { scale_step_g: SCALE_STEP_G },
+    tools: { scale_step_g: piece.scale_step_g ?? SCALE_STEP_G },
     rounds: treatment.rounds.map(({ at, body: { station, places, because, low_mm } }) => ({
       station,
       places,

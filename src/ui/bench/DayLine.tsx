@@ -1,7 +1,7 @@
 "use client";
 import type { Wall } from "@/core/units";
 import type { BriefAct } from "@/core/views/brief";
-import { useNow, useWall } from "../frame/now";
+import { useNow, useWall, useWorkingDay } from "../frame/now";
 import type { ShelfItem } from "../shelf/Shelf";
 import { dayLine, HEIGHT, type PlacedWindow, WIDTH, type WindowOnLine } from "./dayLineLayout";
 
@@ -53,7 +53,8 @@ export function DayLine({ all }: { all: readonly Timed[] }) {
 }
 
 function Drawing({ windows, now, wall }: { windows: readonly WindowOnLine[]; now: number; wall: Wall }) {
-  const { placed, hours, night, nowX, left } = dayLine(windows, now, wall);
+  const day = useWorkingDay();
+  const { placed, hours, night, nowX, left } = dayLine(windows, now, wall, day);
   return (
     <svg
       className="day-line"

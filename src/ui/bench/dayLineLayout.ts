@@ -38,20 +38,24 @@ const MINUTE = 60_000;
 const PX_PER_HOUR = 176;
 const NIGHT_PX = 96;
 const ROWS = [32, 67, 102] as const;
-const DAY_BEGINS = 8;
-const DAY_ENDS = 18;
 const PX_PER_LETTER = 6.9;
 
+/** The working day, minutes since midnight. */
+export interface WorkingDay {
+  readonly begins: number;
+  readonly ends: number;
+}
+
 /** To time inside working hours; from half an hour ago, over the folded night, to tomorrow's first hours. */
-export function dayLine(windows: readonly WindowOnLine[], now: number, wall: Wall): DayLineLayout {
+export function dayLine(windows: readonly WindowOnLine[], now: number, wall: Wall, day: WorkingDay): DayLineLayout {
   const start = now - HOUR / 2;
   const minute = wall.minuteOfDay(now);
-  const late = minute >= (DAY_ENDS - 1) * 60;
-  const dayEnd = now + Math.max(0, DAY_ENDS * 60 - minute) * MINUTE;
+  const late = minute >= day.ends - 60;
+  const dayEnd = now + Math.max(0, day.ends - minute) * MINUTE;
   const nightFrom = Math.max(late ? 250 : 0, ((dayEnd - start) / HOUR) * PX_PER_HOUR);
   const folds = nightFrom < WIDTH - NIGHT_PX - 60;
-  const untilMorning = (24 + DAY_BEGINS) * 60 - minute;
-  const morning = now + (minute < DAY_BEGINS * 60 ? DAY_BEGINS * 60 - minute : untilMorning) * MINUTE;
+  const untilMorning = 24 * 60 + day.begins - minute;
+  const morning = now + (minute < day.begins ? day.begins - minute : untilMorning) * MINUTE;
   const nightTo = nightFrom + NIGHT_PX;
   const x = (at: number) => {
     if (!folds || at <= start + (nightFrom / PX_PER_HOUR) * HOUR) return ((at - start) / HOUR) * PX_PER_HOUR;

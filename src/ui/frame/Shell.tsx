@@ -12,6 +12,9 @@ interface Props {
   readonly place: string;
   readonly now: number;
   readonly timeZone: string;
+  readonly people?: readonly string[];
+  /** When the day begins and ends, `08:00`. */
+  readonly hours?: readonly [from: string, to: string];
   readonly air?: Air;
   /** Absent while the record is away. */
   readonly shelf?: readonly ShelfItem[];
@@ -19,15 +22,15 @@ interface Props {
 }
 
 /** What is on every page: the top bar, the Shelf, the keys, undo. */
-export function Shell({ place, now, timeZone, air, shelf, children }: Props) {
+export function Shell({ place, people = [], hours, now, timeZone, air, shelf, children }: Props) {
   return (
-    <ShopTime start={now} timeZone={timeZone}>
+    <ShopTime start={now} timeZone={timeZone} hours={hours}>
       <Hatches />
       <Keys />
       <Fresh />
       <Undo>
         <div className="shell">
-          <TopBar place={place} air={air} />
+          <TopBar place={place} people={people} air={air} />
           <main className="shell-main">{children}</main>
           {shelf ? <Shelf items={shelf} /> : <p className="no-print border-t border-ink p-4">The Shelf comes back with the record.</p>}
         </div>

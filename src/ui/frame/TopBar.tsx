@@ -2,6 +2,7 @@
 import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { OutboxButton } from "../outbox/OutboxButton";
+import { AtBench } from "./AtBench";
 import { ClimateButton } from "./ClimateButton";
 import { Clock } from "./Clock";
 import type { Air } from "./climate";
@@ -10,7 +11,7 @@ import { FindOrJump } from "./FindOrJump";
 import { Mark } from "./Mark";
 
 /** Mark, places, find-or-jump, climate and clock. */
-export function TopBar({ place, air }: { place: string; air?: Air | undefined }) {
+export function TopBar({ place, people, air }: { place: string; people: readonly string[]; air?: Air | undefined }) {
   const path = usePathname();
   // a treatment is reached through its object
   const under = path.startsWith("/treatments") ? "/objects" : path;
@@ -31,6 +32,7 @@ export function TopBar({ place, air }: { place: string; air?: Air | undefined })
       </nav>
       <FindOrJump />
       <OutboxButton />
+      <AtBench people={people} />
       {air && <ClimateButton air={air} />}
       <Clock />
     </header>

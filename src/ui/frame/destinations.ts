@@ -3,4 +3,5 @@ export const DESTINATIONS = [
   { href: "/", label: "Bench", key: "b" },
   { href: "/objects", label: "Objects", key: "o" },
   { href: "/cabinet", label: "Cabinet", key: "c" },
+  { href: "/shop", label: "Shop", key: "h" },
 ] as const;

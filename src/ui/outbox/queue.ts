@@ -3,6 +3,8 @@ import type { EventBody } from "@/core/record/events.schema";
 import { isPassing } from "../forms/send";
 
 export interface EntryOptions {
+  /** Who did it. */
+  readonly by?: string;
   readonly corrects?: string;
   readonly minutes_ago?: number;
   /** When it was done, ISO 8601; absent = when it was pressed. */

@@ -3,6 +3,7 @@ import { useRouter } from "next/navigation";
 import { createContext, type ReactNode, useCallback, useContext, useEffect, useMemo, useRef, useState } from "react";
 import type { FieldError, Problem } from "@/core/problem";
 import type { EventBody } from "@/core/record/events.schema";
+import { whoIsHere } from "../frame/AtBench";
 import { KeptEntry } from "../outbox/KeptEntry";
 import type { EntryOptions, Kept } from "../outbox/queue";
 import { outbox, useKeptEntries } from "../outbox/useOutbox";
@@ -26,6 +27,12 @@ const LogContext = createContext<Log>({ treatment: "", version: 0, write: async 
 /** Writing in the log of the treatment on this page. */
 export const useLog = () => useContext(LogContext);
 
+/** Who stands at this device, where they said so. */
+function who(): Pick<EntryOptions, "by"> {
+  const by = whoIsHere();
+  return by === "" ? {} : { by };
+}
+
 interface Refused {
   readonly body: EventBody;
   readonly problem: Problem;
@@ -48,7 +55,10 @@ export function TreatmentLog({ id, piece, version, children }: { id: string; pie
       if (held.current && held.current.until > version) return false;
       held.current = { until: Number.POSITIVE_INFINITY };
       setBusy(true);
-      const outcome = await outbox().write({ treatment: id, piece, key: crypto.randomUUID(), body, options }, version);
+      const outcome = await outbox().write(
+        { treatment: id, piece, key: crypto.randomUUID(), body, options: { ...who(), ...options } },
+        version,
+      );
       if (outcome.state === "saved") {
         held.current = { until: outcome.version };
         setRefused(undefined);

@@ -1,3 +1,4 @@
+import Link from "next/link";
 import { ImportDossier } from "@/ui/objects/ImportDossier";
 import { ObjectList } from "@/ui/objects/ObjectList";
 import { closedItems, listedItems } from "@/work/overview";
@@ -16,6 +17,9 @@ export default async function ObjectsPage() {
         <ObjectList items={listed.items} openCount={listed.open} closed={closed} closedCount={listed.closed} />
         <div className="px-gutter pb-6">
           <ImportDossier />
+          <Link className="link-btn inline-flex items-center" href="/shop">
+            Shop: name, people, hours, scale
+          </Link>
         </div>
       </>
     ),

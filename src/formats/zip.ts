@@ -1,0 +1,95 @@
+import { createWriteStream } from "node:fs";
+import { Readable } from "node:stream";
+import { pipeline } from "node:stream/promises";
+import yauzl from "yauzl";
+import { ZipFile } from "yazl";
+
+/** Writes a zip to a file, entry by entry: a picture is fetched when its turn has come, and let go after it. */
+export class ZipWriter {
+  private readonly zip = new ZipFile();
+  private readonly written: Promise<void>;
+  private failed: Error | undefined;
+
+  constructor(file: string) {
+    this.written = pipeline(this.zip.outputStream as unknown as Readable, createWriteStream(file));
+    // told again where the writing is waited for
+    this.written.catch((error: Error) => {
+      this.failed ??= error;
+    });
+  }
+
+  text(name: string, content: string): void {
+    this.zip.addBuffer(Buffer.from(content), name);
+  }
+
+  /** Pictures are packed already: they are stored as they are. */
+  picture(name: string, fetch: () => Promise<Buffer>): void {
+    this.zip.addReadStreamLazy(name, { compress: false }, (give) => {
+      fetch().then(
+        (bytes) => give(null, Readable.from([bytes])),
+        (error: Error) => {
+          this.failed ??= error;
+          give(error, Readable.from([]));
+        },
+      );
+    });
+  }
+
+  async end(): Promise<void> {
+    this.zip.on("error", (error: Error) => {
+      this.failed ??= error;
+    });
+    this.zip.end();
+    await this.written;
+    if (this.failed) throw this.failed;
+  }
+}
+
+/** Reads entries of a zip by their names, one at a time. */
+export class ZipReader {
+  private constructor(
+    private readonly zip: yauzl.ZipFile,
+    private readonly entries: ReadonlyMap<string, yauzl.Entry>,
+  ) {}
+
+  /** @throws {Error} when the file is no zip */
+  static open(file: string): Promise<ZipReader> {
+    return new Promise((resolve, reject) => {
+      yauzl.open(file, { lazyEntries: true, autoClose: false }, (error, zip) => {
+        if (error) return reject(error);
+        const entries = new Map<string, yauzl.Entry>();
+        zip.on("entry", (entry: yauzl.Entry) => {
+          entries.set(entry.fileName, entry);
+          zip.readEntry();
+        });
+        zip.on("end", () => resolve(new ZipReader(zip, entries)));
+        zip.on("error", reject);
+        zip.readEntry();
+      });
+    });
+  }
+
+  get names(): string[] {
+    return [...this.entries.keys()];
+  }
+
+  /** The bytes of an entry; undefined where there is none. @throws {RangeError} when it is larger than `most` */
+  async bytes(name: string, most: number): Promise<Buffer | undefined> {
+    const entry = this.entries.get(name);
+    if (!entry) return undefined;
+    if (entry.uncompressedSize > most) throw new RangeError(`${name} has ${entry.uncompressedSize} bytes, more than ${most}`);
+    const chunks: Buffer[] = [];
+    for await (const chunk of await this.stream(entry)) chunks.push(chunk as Buffer);
+    return Buffer.concat(chunks);
+  }
+
+  close(): void {
+    this.zip.close();
+  }
+
+  private stream(entry: yauzl.Entry): Promise<Readable> {
+    return new Promise((resolve, reject) => {
+      this.zip.openReadStream(entry, (error, stream) => (error ? reject(error) : resolve(stream)));
+    });
+  }
+}

@@ -1,0 +1,33 @@
+import { cache } from "react";
+import { freshShop, type Shop, shopErrors } from "@/core/shop/shop.schema";
+import { em as openEm } from "@/store/orm";
+import { forgetHeads, keepShop, shopRow } from "@/store/queries";
+import { ShopEdit } from "./inputs.schema";
+import { parse } from "./parse";
+import { collided, invalid } from "./problems";
+
+export interface ShopPage extends Shop {
+  readonly version: number;
+}
+
+/** The shop as it is kept, else as the machine that serves would have it; read once a request. */
+export const shop = cache(async (): Promise<ShopPage> => {
+  const row = await shopRow(await openEm());
+  const fresh = freshShop(process.env.SHOP_NAME ?? "", Intl.DateTimeFormat().resolvedOptions().timeZone);
+  return row ? { ...fresh, ...(row.data as Shop), version: row.version } : { ...fresh, version: 0 };
+});
+
+/** Keep what holds for the shop. @throws {WorkProblem} 409 when it was changed since it was read; 422 at the field that is wrong */
+export async function saveShop(input: unknown): Promise<{ version: number }> {
+  const { version, ...rest } = parse(ShopEdit, input);
+  const kept = { ...rest, name: rest.name.trim(), people: rest.people.map((name) => name.trim()), time_zone: rest.time_zone.trim() };
+  const wrong = Object.entries(shopErrors(kept)).map(([field, message]) => ({ path: `/${field}`, message }));
+  if (wrong.length > 0) throw invalid(wrong);
+  const em = await openEm();
+  return em.transactional(async (tx) => {
+    if (!(await keepShop(tx, version, kept))) throw collided("The shop was changed in another window since you opened it.");
+    // the scale's step stands in what is weighed
+    await forgetHeads(tx);
+    return { version: version + 1 };
+  });
+}
