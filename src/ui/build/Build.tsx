@@ -6,6 +6,7 @@ import { type BuildChoice, type BuildPlace, COAT_CHOICES, withRows } from "@/cor
 import { useKept } from "../forms/kept";
 import { useLog } from "../treatment/TreatmentLog";
 import { BuildRow } from "./BuildRow";
+import { useRowIds } from "./rowIds";
 
 interface Props {
   readonly places: readonly BuildPlace[];
@@ -37,6 +38,7 @@ function PlaceBuild({ place, choice }: { place: BuildPlace; choice: BuildChoice 
   const [kept, keep, forget] = useKept<readonly ChainLink[] | null>(`build:${log.treatment}:${place.place}:${place.what}`, null);
   const rows = kept ?? place.rows;
   const [open, setOpen] = useState(false);
+  const ids = useRowIds();
   const change = (next: readonly ChainLink[]) => keep(next);
   const back = () => {
     forget();
@@ -66,6 +68,7 @@ function PlaceBuild({ place, choice }: { place: BuildPlace; choice: BuildChoice 
   const move = (from: number, to: number) => {
     const next = [...rows];
     const [row] = next.splice(from, 1);
+    ids.move(from, to);
     if (row) change([...next.slice(0, to), row, ...next.slice(to)]);
   };
   return (
@@ -76,15 +79,16 @@ function PlaceBuild({ place, choice }: { place: BuildPlace; choice: BuildChoice 
       <ol aria-label={`${TITLES[place.what]} of ${place.label}`}>
         {rows.map((row, i) => (
           <BuildRow
-            // rows have no name of their own: they are what stands at this place of the order
-            // biome-ignore lint/suspicious/noArrayIndexKey: see above
-            key={i}
+            key={ids.of(i)}
             place={place}
             row={row}
             at={i}
             count={rows.length}
             change={(to) => change(rows.map((each, j) => (j === i ? to : each)))}
-            remove={() => change(rows.filter((_, j) => j !== i))}
+            remove={() => {
+              ids.remove(i);
+              change(rows.filter((_, j) => j !== i));
+            }}
             move={move}
           />
         ))}
