@@ -13,8 +13,8 @@ const tsx = path.join(ROOT, "node_modules", ".bin", "tsx");
 try {
   run(tsx, ["bin/prepare.ts"], { cwd: ROOT });
   run(tsx, ["bin/archive.ts", ...process.argv.slice(2)], { cwd: ROOT });
-} catch (error) {
-  console.error(error.message);
+} catch {
+  // what went wrong was said by the one that was run
   process.exitCode = 1;
 } finally {
   if (cluster?.mine) cluster.stop();

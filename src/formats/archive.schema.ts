@@ -15,7 +15,8 @@ export const Manifest = strict({
   format: Type.Literal(ARCHIVE_FORMAT),
   version: Type.Literal(ARCHIVE_VERSION),
   exported_at: instant(),
-  shop: ShopSchema,
+  /** Absent where nobody has written one. */
+  shop: Type.Optional(ShopSchema),
   treatments: Type.Integer({ minimum: 0 }),
   photographs: Type.Integer({ minimum: 0 }),
 });

@@ -51,8 +51,16 @@ test("what is here already stays as it is: bringing it in again changes nothing"
   await archiveTo(file, NOW);
   await write(open, 2, { kind: "noted", station: "survey", text: "written since" });
   const since = await exportDossier(open, NOW);
-  expect(await restoreFrom(file, NOW)).toEqual({ treatments: 0, photographs: 3, known: 2 });
+  expect(await restoreFrom(file, NOW)).toEqual({ treatments: 0, photographs: 0, known: 2 });
   expect(await exportDossier(open, NOW)).toEqual(since);
+});
+
+test("a shop that nobody has written is not written by an archive either", async () => {
+  await chosenTreatment();
+  await archiveTo(file, NOW);
+  await emptied();
+  await restoreFrom(file, NOW);
+  expect((await shop()).version).toBe(0);
 });
 
 test("pictures lie in it as files that anyone can open, beside words that anyone can read", async () => {

@@ -38,12 +38,12 @@ export async function archiveTo(file: string, now: Date): Promise<Archived> {
       zip.picture(fileOf(picture), async () => (await photographBytes(await openEm(), picture.id, false))?.bytes ?? Buffer.alloc(0));
   }
   zip.text(nameOf.cabinet, await exportCabinet());
-  const { version: _, ...kept } = await shop();
+  const { version, ...kept } = await shop();
   const manifest: Manifest = {
     format: ARCHIVE_FORMAT,
     version: ARCHIVE_VERSION,
     exported_at: now.toISOString(),
-    shop: kept,
+    ...(version > 0 ? { shop: kept } : {}),
     treatments: ids.length,
     photographs,
   };
@@ -79,13 +79,15 @@ export async function restoreFrom(file: string, now: Date): Promise<Archived> {
       throw invalid([{ path: "/treatments", message: "are not all there" }], "The archive is cut short.");
     const counts = { treatments: 0, photographs: 0, known: 0 };
     for (const id of ids) {
-      if (await treatmentIn(zip, id)) counts.treatments += 1;
-      else counts.known += 1;
-      counts.photographs += await photographsIn(zip, id);
+      const came = await treatmentIn(zip, id);
+      counts[came ? "treatments" : "known"] += 1;
+      // one that was broken off is here without its pictures
+      const pictures = await photographsIn(zip, id);
+      if (came) counts.photographs += pictures;
     }
     const cabinet = await zip.bytes(nameOf.cabinet, TEXT_MAX_BYTES);
     if (cabinet && cabinet.toString("utf8").trim().split("\n").length > 1) await importCabinet(cabinet.toString("utf8"), true, now);
-    await shopIn(manifest.shop);
+    if (manifest.shop) await shopIn(manifest.shop);
     return counts;
   } finally {
     zip.close();
