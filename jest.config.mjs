@@ -10,7 +10,8 @@ const base = {
       },
     ],
   },
-  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1" },
+  // a style sheet says nothing to a test of what is drawn
+  moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "\\.css$": "<rootDir>/bin/lib/noStyle.cjs" },
   modulePathIgnorePatterns: ["<rootDir>/.next/", "<rootDir>/.data/"],
 };
 

@@ -143,9 +143,12 @@ export function RecordSheet({ record, treatment, damages, mapPhotograph, photogr
         <h2>Log</h2>
         <table className="lst">
           <tbody>
-            {treatment.entries.map(({ id, at, body }) => (
+            {treatment.entries.map(({ id, at, by, body }) => (
               <tr key={id}>
-                <td style={{ width: 130 }}>{stamp(at)}</td>
+                <td style={{ width: 130 }}>
+                  {stamp(at)}
+                  {by && `, ${by}`}
+                </td>
                 <td className="wrap-anywhere">{entryWords(body, names)}</td>
               </tr>
             ))}

@@ -1,0 +1,90 @@
+import { readdirSync, readFileSync } from "node:fs";
+import path from "node:path";
+import { createElement } from "react";
+import { renderToStaticMarkup } from "react-dom/server";
+import { readLog } from "@/core/record/treatment";
+import { wall } from "@/core/units";
+import { closingView, materialsUsed } from "@/core/views/closing";
+import { worked } from "@/core/views/worked";
+import { readDossier } from "@/formats/dossier";
+import { RecordSheet } from "./RecordSheet";
+
+jest.mock("next/navigation", () => ({ useRouter: () => ({ push: () => undefined, refresh: () => undefined }) }));
+
+const DEMO = path.resolve(__dirname, "../../../demo");
+const AIR = { temp_C: 19, rh_pct: 50 };
+
+/** The record of a demo piece as it is printed. */
+function printed(file: string, by?: string) {
+  const read = readDossier(JSON.parse(readFileSync(path.join(DEMO, file), "utf8")));
+  if (!read.ok) throw new Error(read.detail);
+  const { piece, treatment: kept, exported_at } = read.dossier;
+  const now = Date.parse(exported_at);
+  const treatment = readLog(by ? kept.log.map((entry) => ({ ...entry, by })) : kept.log);
+  const part = piece.parts.find(({ id }) => id === kept.part) ?? piece.parts[0];
+  const plan = worked({ kind: piece.kind, part: kept.part, parts: piece.parts }, treatment, AIR, { constant_C: AIR.temp_C }, now);
+  const markup = renderToStaticMarkup(
+    createElement(RecordSheet, {
+      record: {
+        id: kept.id,
+        title: kept.title,
+        piece_title: piece.title,
+        reference: piece.reference,
+        owner_reference: piece.owner_reference,
+        kind: piece.kind,
+        part_name: part?.name ?? "",
+        substrate: part?.substrate ?? "stoneware",
+        finish: part?.finish ?? "none",
+      },
+      treatment,
+      damages: [],
+      photographs: kept.photographs.map(({ id, moment, caption, taken_at }) => ({ id, moment, caption, taken_at, width: 4, height: 3 })),
+      worked: plan?.repair.damages ?? [],
+      names: new Map(plan?.repair.operations.map(({ id, text }) => [id, text])),
+      used: plan ? materialsUsed(treatment, plan) : [],
+      wall: wall("Europe/Berlin"),
+      now,
+      ...(plan ? { closing: closingView(treatment, plan, now) } : {}),
+    }),
+  );
+  return { markup, treatment, piece, kept };
+}
+
+const files = readdirSync(DEMO).filter((file) => file.endsWith(".dossier.json"));
+
+describe.each(files)("%s", (file) => {
+  const { markup, treatment, piece, kept } = printed(file);
+
+  test("names the piece, its mark, and every photograph", () => {
+    expect(markup).toContain(`${piece.title}, ${kept.title}`);
+    expect(markup).toContain(piece.reference);
+    expect(markup.match(/<figure>/g) ?? []).toHaveLength(kept.photographs.length);
+  });
+
+  test("tells every entry that stands, and what was weighed", () => {
+    const log = markup.slice(markup.indexOf("<h2>Log</h2>"));
+    expect(log.match(/<tr>/g) ?? []).toHaveLength(treatment.entries.length);
+    for (const { body } of treatment.entries)
+      if (body.kind === "done" && body.start?.parts) for (const { name } of body.start.parts) expect(log).toContain(name);
+  });
+
+  test("says of every damage how it is met and with what, and says what is only a prediction", () => {
+    for (const { survey, choice } of treatment.damages) {
+      if (survey.body.survey.found) expect(markup).toContain(survey.body.survey.found.replaceAll("'", "&#x27;"));
+      if (choice) expect(markup).toContain("<dt>Materials</dt>");
+    }
+    expect(markup).toContain("Times and strengths are predictions");
+    expect(markup).not.toMatch(/undefined|NaN|\[object/);
+  });
+});
+
+test("who did it stands beside when, where the shop names people", () => {
+  expect(printed("prize-saucer.dossier.json", "Mina").markup).toMatch(/\d\d:\d\d, Mina/);
+});
+
+test("a closed treatment says who signed it and what the owner may do; an open one says that it is open", () => {
+  const closed = printed("prize-saucer.dossier.json").markup;
+  expect(closed).toMatch(/closed [^<]+, signed M\./);
+  expect(closed).toContain("What the owner may do, and from when");
+  expect(printed("lemonade-jar.dossier.json").markup).toContain("open, printed");
+});
