@@ -11,12 +11,12 @@ test("the shop: who is at the bench is one press, and every entry then says who"
   await expect(page).toHaveURL(/\/shop$/);
   await expectAccessible(page);
   await page.getByRole("button", { name: "Add a person" }).click();
-  await page.getByLabel("Person 1").fill("Mina");
+  await page.getByRole("textbox", { name: "Person 1" }).fill("Mina");
   await page.getByRole("button", { name: "Add a person" }).click();
-  await page.getByLabel("Person 2").fill("mina");
+  await page.getByRole("textbox", { name: "Person 2" }).fill("mina");
   await page.getByRole("button", { name: "Save the shop" }).click();
   await expect(page.getByText("Two have one name: add a letter.")).toBeVisible();
-  await page.getByLabel("Person 2").fill("Jonas");
+  await page.getByRole("textbox", { name: "Person 2" }).fill("Jonas");
   await page.getByLabel("The scale’s step, g").fill("nothing");
   await page.getByRole("button", { name: "Save the shop" }).click();
   await expect(page.getByLabel("The scale’s step, g")).toHaveAttribute("aria-invalid", "true");

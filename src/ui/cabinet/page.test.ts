@@ -2,6 +2,7 @@ import { createElement } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
 import type { Need } from "@/core/views/needs";
 import { goingOff, type StockProduct } from "@/core/views/stock";
+import { wordsOf } from "../demo.fixture";
 import { ShopTime } from "../frame/now";
 import { Cabinet } from "./Cabinet";
 
@@ -26,10 +27,7 @@ function page(products: readonly StockProduct[], needs: readonly Need[] = []) {
   const markup = renderToStaticMarkup(
     createElement(ShopTime, { start: NOW, timeZone: "Europe/Berlin" } as Parameters<typeof ShopTime>[0], cabinet),
   );
-  return markup
-    .replaceAll(/<[^>]+>/g, " ")
-    .replaceAll("&#x27;", "'")
-    .replaceAll(/\s+/g, " ");
+  return wordsOf(markup);
 }
 
 test("every product stands with what is left, what it costs, and when it goes off", () => {

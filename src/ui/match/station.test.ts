@@ -5,17 +5,10 @@ import { workOut } from "@/core/plan/damageContext";
 import { atPlaces } from "@/core/plan/links";
 import { matchInputOf } from "@/core/plan/matchInput";
 import type { Damage } from "@/core/survey/measures.data";
+import { AIR, wordsOf } from "../demo.fixture";
 import { MatchStation } from "./MatchStation";
 
 jest.mock("next/navigation", () => ({ useRouter: () => ({ push: () => undefined, refresh: () => undefined }) }));
-
-const AIR = { temp_C: 19, rh_pct: 50 };
-const words = (markup: string) =>
-  markup
-    .replaceAll(/<[^>]+>/g, " ")
-    .replaceAll("&#x27;", "'")
-    .replaceAll("&amp;", "&")
-    .replaceAll(/\s+/g, " ");
 
 /** Match as it opens for a damage that nothing was chosen for yet. */
 function opened(substrate: Substrate, finish: Finish, damage: Damage, service: object = {}, referrals: readonly string[] = []) {
@@ -33,7 +26,7 @@ function opened(substrate: Substrate, finish: Finish, damage: Damage, service: o
       referrals,
     }),
   );
-  return { markup, words: words(markup), found };
+  return { markup, words: wordsOf(markup), found };
 }
 
 const CHIP = { kind: "chip", length_mm: 34, depth_mm: 11, thickness_mm: 6 } as const;
@@ -62,7 +55,7 @@ describe.each(PIECES)("%s", (_, substrate, finish, damage, service) => {
   test("no verdict is told by a mark alone: beside every dot stands its word", () => {
     const cells = [...shown.markup.matchAll(/<td[^>]*>((?:(?!<\/td>).)*<svg width="12" height="12"(?:(?!<\/td>).)*)<\/td>/gs)];
     expect(cells.length).toBeGreaterThan(3);
-    for (const [, cell] of cells) expect(words((cell ?? "").replace(/<span class="cell-label.*?<\/span>/s, "")).trim()).not.toBe("");
+    for (const [, cell] of cells) expect(wordsOf((cell ?? "").replace(/<span class="cell-label.*?<\/span>/s, "")).trim()).not.toBe("");
   });
 });
 

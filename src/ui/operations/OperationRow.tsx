@@ -27,7 +27,10 @@ export function OperationRow({ operation, air, now, several, closed, elsewhere }
   const time = useNow(15_000);
   const wall = useWall();
   const { id, round, text, why, done_when, hands_min, mind, cautions, portions, mark } = operation;
-  const kept = useLog().kept.flatMap(({ body }) => (body.kind === "done" || body.kind === "skipped" ? [body.op] : []));
+  // what is being sent is no news; what could not go up is
+  const kept = useLog().kept.flatMap(({ body, problem }) =>
+    problem && (body.kind === "done" || body.kind === "skipped") ? [body.op] : [],
+  );
   const state = liveState(operation, kept, time);
   return (
     <li className={`op ${several ? "tokened" : ""}`} data-state={state} data-now={now} id={id}>

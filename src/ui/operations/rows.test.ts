@@ -1,32 +1,16 @@
-import { readFileSync } from "node:fs";
-import path from "node:path";
 import { createElement } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
-import { readLog } from "@/core/record/treatment";
 import { actsOf } from "@/core/views/acts";
 import { type OperationView, operationViews } from "@/core/views/operationView";
-import { worked } from "@/core/views/worked";
-import { readDossier } from "@/formats/dossier";
+import { AIR, demoPiece, wordsOf } from "../demo.fixture";
 import { ShopTime } from "../frame/now";
 import { OperationRow } from "./OperationRow";
 
 jest.mock("next/navigation", () => ({ useRouter: () => ({ push: () => undefined, refresh: () => undefined }) }));
 
-const AIR = { temp_C: 19, rh_pct: 50 };
-const plain = (markup: string) =>
-  markup
-    .replaceAll(/<[^>]+>/g, " ")
-    .replaceAll("&#x27;", "'")
-    .replaceAll(/\s+/g, " ");
-
-/** The rows of a demo piece, so many minutes after its last entry. */
-function rowsOf(file: string, after = 0) {
-  const read = readDossier(JSON.parse(readFileSync(path.resolve(__dirname, "../../../demo", file), "utf8")));
-  if (!read.ok) throw new Error(read.detail);
-  const { piece, treatment: kept, exported_at } = read.dossier;
-  const now = Date.parse(exported_at) + after * 60_000;
-  const treatment = readLog(kept.log);
-  const plan = worked({ kind: piece.kind, part: kept.part, parts: piece.parts }, treatment, AIR, { constant_C: AIR.temp_C }, now);
+/** The rows of a demo piece at the demo's present. */
+function rowsOf(file: string) {
+  const { treatment, plan, now } = demoPiece(file);
   if (!plan) throw new Error("nothing is planned");
   const views = operationViews(treatment, plan, actsOf(plan, now), [], now);
   return views.map((view) => ({ view, markup: drawn(view, now) }));
@@ -52,7 +36,7 @@ test("the demo’s jar stands in the middle of its work: behind, now or waiting,
 
 test("every row says what, why and when it is done", () => {
   for (const { view, markup } of jar) {
-    const words = plain(markup);
+    const words = wordsOf(markup);
     expect(words).toContain(view.text);
     expect(words).toContain(view.why.split(".")[0]);
     if (!view.mark) expect(words).toContain(`Done when ${view.done_when}.`);
@@ -61,13 +45,13 @@ test("every row says what, why and when it is done", () => {
 
 test("what may be done now has its press; what waits asks for a reason; what is done can be taken back", () => {
   for (const { view, markup } of of("now")) expect(markup).toContain(`: ${view.text.replaceAll("'", "&#x27;")}"`);
-  for (const { markup } of [...of("blocked"), ...of("too-early")]) expect(plain(markup)).toContain("Do it, with a reason");
+  for (const { markup } of [...of("blocked"), ...of("too-early")]) expect(wordsOf(markup)).toContain("Do it, with a reason");
   for (const { markup } of of("done")) expect(markup).toContain("Take back:");
 });
 
 test("a row that is blocked says what comes first, and one that waits says from when", () => {
-  for (const { view, markup } of of("blocked")) expect(plain(markup)).toContain(view.because);
-  for (const { markup } of of("too-early")) expect(plain(markup)).toMatch(/from (\w+ )?\d+:\d\d/);
+  for (const { view, markup } of of("blocked")) expect(wordsOf(markup)).toContain(view.because);
+  for (const { markup } of of("too-early")) expect(wordsOf(markup)).toMatch(/from (\w+ )?\d+:\d\d/);
 });
 
 test("what opens by the clock opens on a page that is not read again", () => {
@@ -75,15 +59,15 @@ test("what opens by the clock opens on a page that is not read again", () => {
   if (!waiting) throw new Error("nothing waits");
   const later = drawn(waiting.view, (waiting.view.from ?? 0) + 60_000);
   expect(later).toContain('data-state="now"');
-  expect(plain(later)).not.toContain("from ");
+  expect(wordsOf(later)).not.toContain("from ");
 });
 
 test("what to mind and to guard stands at the row that is next, and nowhere else", () => {
   const guarded = jar.find(({ view }) => view.cautions.length > 0 && view.state !== "done");
   if (!guarded) throw new Error("nothing is guarded");
   const short = guarded.view.cautions[0]?.short ?? "";
-  expect(plain(drawn(guarded.view, 0, { now: true }))).toContain(`${short}.`);
-  expect(plain(drawn(guarded.view, 0))).not.toContain(`${short}.`);
+  expect(wordsOf(drawn(guarded.view, 0, { now: true }))).toContain(`${short}.`);
+  expect(wordsOf(drawn(guarded.view, 0))).not.toContain(`${short}.`);
 });
 
 test("a closed treatment has nothing to press", () => {
@@ -92,5 +76,5 @@ test("a closed treatment has nothing to press", () => {
 
 test("a figure of several damages carries their numbers on every row", () => {
   for (const { view, markup } of rowsOf("carousel-hare.dossier.json"))
-    for (const token of view.tokens) expect(plain(markup)).toContain(String(token));
+    for (const token of view.tokens) expect(wordsOf(markup)).toContain(String(token));
 });

@@ -9,12 +9,12 @@ import { useOutboxPost } from "./useOutbox";
 export function OutboxButton() {
   const kept = useOutboxPost();
   const [open, setOpen] = useState(false);
-  if (kept.length === 0) return null;
-  const stuck = kept.some(({ problem }) => problem !== undefined);
+  // what is being sent is no news
+  if (!kept.some(({ problem }) => problem !== undefined)) return null;
   return (
     <>
       <button type="button" className="kept-here" onClick={() => setOpen(true)} aria-label={`${kept.length} kept here`}>
-        <Sign name={stuck ? "away" : "soon"}>
+        <Sign name="away">
           {kept.length} <span className="kept-words">kept here</span>
         </Sign>
       </button>

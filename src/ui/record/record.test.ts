@@ -1,28 +1,16 @@
-import { readdirSync, readFileSync } from "node:fs";
-import path from "node:path";
 import { createElement } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
-import { readLog } from "@/core/record/treatment";
 import { wall } from "@/core/units";
 import { closingView, materialsUsed } from "@/core/views/closing";
-import { worked } from "@/core/views/worked";
-import { readDossier } from "@/formats/dossier";
+import { DEMO_FILES, demoPiece } from "../demo.fixture";
 import { RecordSheet } from "./RecordSheet";
 
 jest.mock("next/navigation", () => ({ useRouter: () => ({ push: () => undefined, refresh: () => undefined }) }));
 
-const DEMO = path.resolve(__dirname, "../../../demo");
-const AIR = { temp_C: 19, rh_pct: 50 };
-
 /** The record of a demo piece as it is printed. */
 function printed(file: string, by?: string) {
-  const read = readDossier(JSON.parse(readFileSync(path.join(DEMO, file), "utf8")));
-  if (!read.ok) throw new Error(read.detail);
-  const { piece, treatment: kept, exported_at } = read.dossier;
-  const now = Date.parse(exported_at);
-  const treatment = readLog(by ? kept.log.map((entry) => ({ ...entry, by })) : kept.log);
+  const { piece, kept, treatment, plan, now } = demoPiece(file, by);
   const part = piece.parts.find(({ id }) => id === kept.part) ?? piece.parts[0];
-  const plan = worked({ kind: piece.kind, part: kept.part, parts: piece.parts }, treatment, AIR, { constant_C: AIR.temp_C }, now);
   const markup = renderToStaticMarkup(
     createElement(RecordSheet, {
       record: {
@@ -50,9 +38,7 @@ function printed(file: string, by?: string) {
   return { markup, treatment, piece, kept };
 }
 
-const files = readdirSync(DEMO).filter((file) => file.endsWith(".dossier.json"));
-
-describe.each(files)("%s", (file) => {
+describe.each(DEMO_FILES)("%s", (file) => {
   const { markup, treatment, piece, kept } = printed(file);
 
   test("names the piece, its mark, and every photograph", () => {

@@ -1,7 +1,11 @@
 import { substrateRow } from "@/core/catalogue";
 import { layersOf } from "@/core/plan/layers";
+import { densityOf } from "@/core/plan/links";
 import { profileOf } from "@/core/plan/profile";
+import { volumeOf } from "@/core/survey/place";
+import { inSentence } from "@/core/units";
 import type { Worked } from "@/core/views/worked";
+import { type FilledPlace, HowMuch } from "@/ui/section/HowMuch";
 import { type Cut, Sections } from "@/ui/section/Sections";
 import { buildPanel, stationPage, workStation } from "../station";
 import { stationMetadata } from "../title";
@@ -14,11 +18,31 @@ export default async function FillPage({ params }: PageProps<"/treatments/[id]/f
       panels: view.worked ? (
         <>
           <Sections cuts={cutsOf(view.worked)} />
+          <HowMuch places={filledPlaces(view.worked)} />
           {buildPanel(view, ["layers"])}
         </>
       ) : null,
     }),
   );
+}
+
+/** Every place that is filled out of a cup, with what is planned for it. */
+function filledPlaces({ repair }: Worked): FilledPlace[] {
+  return repair.places.flatMap((place): FilledPlace[] => {
+    const link = repair.links.find((each) => each.place === place.id && each.role === "filler");
+    const mixes = repair.operations.filter(
+      ({ kind, station, places }) => kind === "mix" && station === "fill" && places.includes(place.id),
+    );
+    const planned_g = mixes.reduce(
+      (sum, { portions, mass_g = 0 }) => sum + (portions?.find((each) => each.place === place.id)?.mass_g ?? mass_g),
+      0,
+    );
+    const cm3 = volumeOf(place);
+    if (!link || planned_g === 0 || cm3 === 0) return [];
+    return [
+      { id: place.id, label: place.label, cm3, material: inSentence(link.material.name), density: densityOf(link.material), planned_g },
+    ];
+  });
 }
 
 /** Every place that is filled here, cut through, with its layers as planned. */
