@@ -5,6 +5,7 @@ import { brief } from "@/core/views/acts";
 import type { OperationView } from "@/core/views/operationView";
 import type { Air } from "../frame/climate";
 import { useNow, useWall } from "../frame/now";
+import type { Kept } from "../outbox/queue";
 import { Sign, SignShape } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
 import { DoIt } from "./DoIt";
@@ -27,10 +28,7 @@ export function OperationRow({ operation, air, now, several, closed, elsewhere }
   const time = useNow(15_000);
   const wall = useWall();
   const { id, round, text, why, done_when, hands_min, mind, cautions, portions, mark } = operation;
-  // what is being sent is no news; what could not go up is
-  const kept = useLog().kept.flatMap(({ body, problem }) =>
-    problem && (body.kind === "done" || body.kind === "skipped") ? [body.op] : [],
-  );
+  const kept = opsKept(useLog().kept);
   const state = liveState(operation, kept, time);
   return (
     <li className={`op ${several ? "tokened" : ""}`} data-state={state} data-now={now} id={id}>
@@ -70,6 +68,12 @@ export function OperationRow({ operation, air, now, several, closed, elsewhere }
       )}
     </li>
   );
+}
+
+/** Operations whose entries could not go up, or wait behind one that could not; what is only being sent is no news. */
+function opsKept(kept: readonly Kept[]): string[] {
+  if (!kept.some(({ problem }) => problem !== undefined)) return [];
+  return kept.flatMap(({ body }) => (body.kind === "done" || body.kind === "skipped" ? [body.op] : []));
 }
 
 /** The state by the clock on the wall: the page may be older than its times. What waits for something that is kept here may follow it. */

@@ -89,7 +89,7 @@ function Compared({ place, volumes }: { place: FilledPlace; volumes: readonly Kn
             <tr key={label}>
               <td>{label}</td>
               <td className="num whitespace-nowrap">
-                <b>{plain(cm3)} cm³</b> ± {plain(off_pct, 0)} %
+                <b>{plain(cm3, 2)} cm³</b> ± {plain(off_pct, 0)} %
               </td>
               <td className="w-1/2">
                 <svg viewBox="0 0 100 10" preserveAspectRatio="none" className="how-much-bar" aria-hidden="true">
@@ -107,7 +107,7 @@ function Compared({ place, volumes }: { place: FilledPlace; volumes: readonly Kn
       </table>
       {volumes.length > 1 && (
         <p className="pt-2 text-[17px] leading-[23px]">
-          Together <b>{plain(all.cm3)} cm³</b>, {plain(all.spread_pct, 0)} % apart. Mix <b>{doseGrams(grams)}</b> of {place.material} in
+          Together <b>{plain(all.cm3, 2)} cm³</b>, {plain(all.spread_pct, 0)} % apart. Mix <b>{doseGrams(grams)}</b> of {place.material} in
           all; planned by the measures are {doseGrams(place.planned_g)}.
         </p>
       )}
