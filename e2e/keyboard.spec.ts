@@ -3,7 +3,7 @@ import { firstKeys, pressOn, tabTo, typeIn, workOff } from "./support";
 
 /** The same job without a pointer: Tab, Enter, Space, arrows and the app's own keys. */
 test("the whole job by keyboard alone", async ({ page }) => {
-  test.setTimeout(360_000);
+  test.setTimeout(600_000);
   const button = (name: string | RegExp) => page.getByRole("button", { name });
   const field = (name: string | RegExp) => page.getByLabel(name);
 
