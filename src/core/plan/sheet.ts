@@ -111,8 +111,8 @@ function throughOthers(operation: Operation, op: string, operations: readonly Op
 }
 
 /** A window that differs from maker to maker by half and more is said with its ends. */
-const sheetSays = (range: readonly [number, number] | undefined): string =>
-  range && range[1] > range[0] * WIDE ? ` (${span(range)}, by its data sheet)` : "";
+const sheetSays = (range: readonly [number, number] | undefined, cures: boolean): string =>
+  range && range[1] > range[0] * WIDE ? ` (${span(range)}${cures ? ", by its data sheet" : ""})` : "";
 const WIDE = 1.5;
 
 /** From when and until when: only where time decides, and only what is not waited for anyway. */
@@ -122,13 +122,13 @@ function when(operation: Operation, operations: readonly Operation[]): string {
     ({ op, min_min, max_min }) => max_min !== undefined || throughOthers(operation, op, operations) < min_min - 1e-9,
   );
   const timed = binds.filter(({ min_min, max_min }) => min_min >= SHORTEST_MIN || max_min !== undefined);
-  const words = timed.map(({ op, min_min, min_range, max_min, max_range, because }) => {
+  const words = timed.map(({ op, min_min, min_range, max_min, max_range, closes, because }) => {
     const of = operations.findIndex(({ id }) => id === op) + 1;
     const from =
       min_min >= SHORTEST_MIN
         ? `${formatMinutes(min_min)} after ${of}${min_range[0] !== min_range[1] ? ` (${span(min_range)})` : ""}`
         : `after ${of}`;
-    const most = max_min === undefined ? "" : `, at most ${formatMinutes(max_min)} after it${sheetSays(max_range)}`;
+    const most = max_min === undefined ? "" : `, at most ${formatMinutes(max_min)} after it${sheetSays(max_range, closes !== undefined)}`;
     return `${from}${most}: ${because}`;
   });
   return words.length > 0 ? `When: ${words.join("; ")}.` : "";
