@@ -1,6 +1,7 @@
 import type { CureInput } from "@/core/cure/cure.schema";
 import { readLog, type Treatment } from "@/core/record/treatment";
-import { type ActBrief, briefOf } from "@/core/views/brief";
+import type { ActBrief } from "@/core/views/brief";
+import { briefOf } from "@/core/views/briefOf";
 import { type PieceFacts, type Worked, worked } from "@/core/views/worked";
 import type { TreatmentRecord } from "@/store/queries";
 import type { Air } from "./climate";

@@ -1,8 +1,7 @@
 import { braceKindOf } from "../join/kinds.data";
 import { layup } from "../join/layup";
-import { counted, inSentence, plain } from "../units";
+import { counted, grams, inSentence, plain } from "../units";
 import { after, type Context, first, linkAt, type PlanLink, placesWith, squeezeOut, type WorkPlace, weigh } from "./context";
-import { grams } from "./doses";
 import type { Drafts, Need } from "./draft";
 import { LAID_WET } from "./links";
 

@@ -1,5 +1,5 @@
 import { consistencyFor, type PressureRow, pressureFor } from "../join/pressure.data";
-import { inSentence, plain } from "../units";
+import { grams, inSentence, plain } from "../units";
 import { pressureFacts } from "./braceQuestion";
 import {
   after,
@@ -15,7 +15,7 @@ import {
   type WorkPlace,
   weigh,
 } from "./context";
-import { doseWords, grams } from "./doses";
+import { doseWords } from "./doses";
 import type { Drafts, Need } from "./draft";
 import { lagOf } from "./lag";
 import { isLaidWithGlue } from "./links";

@@ -1,7 +1,6 @@
 import { routerPasses } from "../join/routing";
-import { counted, inSentence, plain } from "../units";
+import { counted, grams, inSentence, plain } from "../units";
 import { after, type Context, first, linkAt, type PlanLink, type WorkPlace, weigh } from "./context";
-import { grams } from "./doses";
 import type { Draft, Drafts } from "./draft";
 import { dustOf } from "./dust";
 

@@ -1,8 +1,7 @@
 import { classRow, type Finish, type MaterialClass, middle } from "../catalogue";
 import { COAT_ROUTES, COATS_BY_NAME, type CoatGroup, PATTERN, POLISHED, STAIN_GRABS_C, VENEER_ROUTE } from "../colour/coats.data";
-import { inSentence, plain, present } from "../units";
+import { grams, inSentence, plain, present } from "../units";
 import { after, type Context, first, linkAt, type PlanLink, placesWith, told, type Weighed, type WorkPlace, wait, weigh } from "./context";
-import { grams } from "./doses";
 import type { Drafts, Need } from "./draft";
 import { gloss } from "./filmOps";
 import { layLeaf, leafOf } from "./leafOps";

@@ -1,20 +1,12 @@
 import type { MaterialClass } from "../catalogue";
 import { ballMm } from "../mix/mix";
-import { figure, plain } from "../units";
+import { grams, plain } from "../units";
 import type { Weighed } from "./context";
 
 /** A dose that the scale misses by more than this is not a dose, percent. */
 const DOSE_LIMIT_PCT = 5;
 /** A drop from a dropper bottle, g; data sheets count 20 to 30 to the millilitre. */
 const DROP_G = 0.04;
-
-/** Grams as the scale shows them. */
-export const grams = (g: number): string => (g > 0 && g < 0.005 ? "under 0.01 g" : weighedGrams(g));
-
-const weighedGrams = (g: number): string => `${g < 1 ? figure(g, 2) : plain(g, g < 20 ? 2 : g < 100 ? 1 : 0)} g`;
-
-/** The same for a dose on record: hundredths, as a bench scale shows them. */
-export const doseGrams = (g: number): string => `${figure(g, 2)} g`;
 
 /** How a mix is dosed, in words: the parts, and where the scale can't resolve one, what works instead. */
 export function doseWords(

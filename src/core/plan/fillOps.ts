@@ -1,6 +1,6 @@
 import { classRow, type MaterialClass, middle } from "../catalogue";
 import { volumeOf } from "../survey/place";
-import { counted, inSentence, plain } from "../units";
+import { counted, grams, inSentence, plain } from "../units";
 import {
   type Apply,
   after,
@@ -16,7 +16,7 @@ import {
   wastePct,
   weigh,
 } from "./context";
-import { doseWords, grams } from "./doses";
+import { doseWords } from "./doses";
 import { type Drafts, grouped, type Need } from "./draft";
 import { filmCoats } from "./filmOps";
 import { finishFill, isFilm } from "./finishOps";

@@ -1,9 +1,8 @@
 import { type Finish, type Grade, gradeLabel, grainOf } from "../catalogue";
 import { LADDER_ENDS, LADDER_STARTS, lubricantOf } from "../level/plan.data";
 import { walk } from "../level/walk";
-import { inSentence, plain } from "../units";
+import { grams, inSentence, plain } from "../units";
 import { after, type Context, first, linkAt, placesWith, told, type Weighed, type WorkPlace, wastePct, weigh } from "./context";
-import { grams } from "./doses";
 import type { Drafts, Need } from "./draft";
 import { dustOf } from "./dust";
 

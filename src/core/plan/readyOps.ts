@@ -1,8 +1,7 @@
 import type { MaterialClass, OpRow } from "../catalogue";
 import { READY_OPS } from "../ready/operations.data";
-import { inSentence, plain } from "../units";
+import { grams, inSentence, plain } from "../units";
 import { type Context, first, linkAt, placesWith, wait, weigh } from "./context";
-import { grams } from "./doses";
 import type { Drafts, Need } from "./draft";
 
 const ROWS = new Map(READY_OPS.map((row) => [row.op, row]));

@@ -1,7 +1,6 @@
 import { CAUTIONS, STATIONS, stationLabel } from "../catalogue";
 import { placeSize } from "../survey/place";
-import { formatMinutes, plain } from "../units";
-import { grams } from "./doses";
+import { formatMinutes, grams, plain } from "../units";
 import type { Operation } from "./plan.schema";
 import type { Repair } from "./repair";
 

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { CLASS_ROWS, classRow } from "../catalogue";
+import { grams } from "../units";
 import { mixCautions, weigh } from "./context";
-import { grams } from "./doses";
 
 const AIR = { temp_C: 20, rh_pct: 50 };
 

@@ -27,3 +27,11 @@ export function formatGrams(grams: number): string {
   if (grams >= 1000) return `${plain(grams / 1000, 2)} kg`;
   return `${plain(grams, grams < 10 ? 2 : 0)} g`;
 }
+
+/** Grams as the scale shows them. */
+export const grams = (g: number): string => (g > 0 && g < 0.005 ? "under 0.01 g" : weighedGrams(g));
+
+const weighedGrams = (g: number): string => `${g < 1 ? figure(g, 2) : plain(g, g < 20 ? 2 : g < 100 ? 1 : 0)} g`;
+
+/** The same for a dose on record: hundredths, as a bench scale shows them. */
+export const doseGrams = (g: number): string => `${figure(g, 2)} g`;

@@ -1,6 +1,7 @@
 import type { ChainLink } from "../match/match.schema";
 import { readLog } from "../record/treatment";
-import { buildOf, keepingRows, withRows } from "./build";
+import { buildOf } from "./build";
+import { keepingRows, withRows } from "./buildRows";
 import { CHOSEN, idOf, logOf, matched, NOON, see, surveyed, type Told } from "./story.fixture";
 
 const FILLER: ChainLink = { role: "filler", class: "epoxy-putty" };

@@ -1,9 +1,8 @@
 import { type MaterialClass, type Range, type Station, stationLabel } from "../catalogue";
 import { type OwnerLine, ownerLines } from "../close/ownerDates";
-import { doseGrams } from "../plan/doses";
 import type { BodyOf } from "../record/events.schema";
 import { handsMinutes, materialTaken, STATION_ORDER, stationOf, type Treatment } from "../record/treatment";
-import { figure } from "../units";
+import { doseGrams, figure } from "../units";
 import { brief } from "./acts";
 import type { Worked } from "./worked";
 

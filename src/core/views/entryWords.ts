@@ -1,11 +1,10 @@
 import { STANCE_LABELS, stationLabel } from "../catalogue";
-import { doseGrams } from "../plan/doses";
 import type { BodyOf, EventBody, EventKind } from "../record/events.schema";
 import { materialTaken, stationOfOp } from "../record/treatment";
 import { lossOf } from "../survey/loss";
 import { DAMAGE_LABELS } from "../survey/measures.data";
 import { wayLabel } from "../survey/ways";
-import { counted, inSentence, plain } from "../units";
+import { counted, doseGrams, inSentence, plain } from "../units";
 import { brief } from "./acts";
 
 type Names = ReadonlyMap<string, string>;

@@ -1,5 +1,5 @@
 import { readLog } from "../record/treatment";
-import { briefOf } from "./brief";
+import { briefOf } from "./briefOf";
 import { routeOf } from "./route";
 import { CHOSEN, done, logOf, MINUTE, mixed, NOON, placed, READY, ready, see, surveyed, type Told, WALL } from "./story.fixture";
 

@@ -4,7 +4,8 @@ import { readLog, type Treatment } from "../record/treatment";
 import type { Damage, DamageOf } from "../survey/measures.data";
 import { wall } from "../units";
 import { type Act, actsOf } from "./acts";
-import { actAt, briefOf, type NextAct } from "./brief";
+import { actAt, type NextAct } from "./brief";
+import { briefOf } from "./briefOf";
 import { type Plate, platesOf } from "./shelf";
 import { type PieceFacts, type Worked, worked } from "./worked";
 

@@ -1,6 +1,7 @@
 import { readLog } from "../record/treatment";
 import { admit } from "./admit";
-import { actAt, briefOf, waitsAt } from "./brief";
+import { actAt, waitsAt } from "./brief";
+import { briefOf } from "./briefOf";
 import { closingView, materialsUsed } from "./closing";
 import { entryWords } from "./entryWords";
 import { needsOf } from "./needs";

@@ -1,6 +1,6 @@
 import { createElement, type ReactNode } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
-import { briefOf } from "@/core/views/brief";
+import { briefOf } from "@/core/views/briefOf";
 import { DEMO_FILES, demoPiece, wordsOf } from "../demo.fixture";
 import { ShopTime } from "../frame/now";
 import { type ObjectItem, ObjectList } from "../objects/ObjectList";

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import type { ChainLink } from "@/core/match/match.schema";
 import { counted } from "@/core/units";
-import { type BuildChoice, type BuildPlace, COAT_CHOICES, withRows } from "@/core/views/build";
+import { type BuildChoice, type BuildPlace, COAT_CHOICES, withRows } from "@/core/views/buildRows";
 import { useKept } from "../forms/kept";
 import { useLog } from "../treatment/TreatmentLog";
 import { BuildRow } from "./BuildRow";

@@ -1,7 +1,7 @@
 "use client";
 import type { CoatName } from "@/core/catalogue";
 import type { ChainLink } from "@/core/match/match.schema";
-import { type BuildCandidate, type BuildPlace, COAT_CHOICES } from "@/core/views/build";
+import { type BuildCandidate, type BuildPlace, COAT_CHOICES } from "@/core/views/buildRows";
 
 interface Props {
   readonly place: BuildPlace;

@@ -5,7 +5,7 @@ import { CONDITION_COST, KEY_WEIGHT } from "@/core/match/chains";
 import { type Judgement, type Reason, reasonsOf } from "@/core/match/judge";
 import type { ChainLink } from "@/core/match/match.schema";
 import { counted, figure } from "@/core/units";
-import { keepingRows } from "@/core/views/build";
+import { keepingRows } from "@/core/views/buildRows";
 import { useKept } from "../forms/kept";
 import { Sign } from "../signs/Sign";
 import { Cautions } from "../stations/Cautions";

@@ -2,8 +2,7 @@
 import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { classRow } from "@/core/catalogue";
-import { doseGrams, grams } from "@/core/plan/doses";
-import { counted, inSentence } from "@/core/units";
+import { counted, doseGrams, grams, inSentence } from "@/core/units";
 import { brief } from "@/core/views/acts";
 import { inOneCup, type Share, unaccounted } from "@/core/views/batch";
 import type { OperationView } from "@/core/views/operationView";

@@ -1,7 +1,6 @@
 "use client";
 import { rescue } from "@/core/mix/rescue";
-import { doseGrams } from "@/core/plan/doses";
-import { figure, formatGrams } from "@/core/units";
+import { doseGrams, figure, formatGrams } from "@/core/units";
 import type { OperationView } from "@/core/views/operationView";
 import { FieldError } from "../forms/FieldError";
 import { Sign } from "../signs/Sign";

@@ -1,6 +1,5 @@
 "use client";
-import { doseGrams } from "@/core/plan/doses";
-import { formatMinutes, plain, type Wall } from "@/core/units";
+import { doseGrams, formatMinutes, plain, type Wall } from "@/core/units";
 import { brief } from "@/core/views/acts";
 import type { OperationView } from "@/core/views/operationView";
 import type { Air } from "../frame/climate";

@@ -1,16 +1,17 @@
 "use client";
 import { useState } from "react";
-import { entryWords } from "@/core/views/entryWords";
 import { isPassing } from "../forms/send";
 import { useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
 import { isCollision, type Kept } from "./queue";
 import { outbox } from "./useOutbox";
+import { useEntryWords } from "./words";
 
 /** An entry that does not stand in the log yet: why, what was typed, theirs beside mine, and what to do. */
 export function KeptEntry({ entry, named = false }: { entry: Kept; named?: boolean }) {
   const [busy, setBusy] = useState(false);
   const wall = useWall();
+  const words = useEntryWords(entry.body);
   const { problem, body, piece, since } = entry;
   const twice = problem !== undefined && isCollision(problem);
   const passing = problem === undefined || isPassing(problem);
@@ -26,7 +27,7 @@ export function KeptEntry({ entry, named = false }: { entry: Kept; named?: boole
       </Sign>
       <p>{problem?.detail ?? "It is being sent."}</p>
       <p className="notice-kept">
-        Kept here: <b>{entryWords(body)}</b>
+        Kept here: <b>{words}</b>
         {named && `, ${piece}`}, {wall.when(since, Date.now())}
       </p>
       {problem?.theirs && (

@@ -1,12 +1,32 @@
 "use client";
-import { useState } from "react";
-import { Panel } from "../frame/Panel";
+import dynamic from "next/dynamic";
+import { useEffect, useState } from "react";
 import { Sign } from "../signs/Sign";
 import { KeptEntry } from "./KeptEntry";
 import { useOutboxPost } from "./useOutbox";
+import { fetchWords } from "./words";
+
+const fetchPanel = () => import("../frame/Panel").then((module) => module.Panel);
+const Panel = dynamic(fetchPanel);
+
+/** With the first press or key comes what tells of an entry that could not go up: later it may be too late. */
+function useReadiness(): void {
+  useEffect(() => {
+    const events = ["pointerdown", "keydown"] as const;
+    const fetch = () => {
+      for (const event of events) window.removeEventListener(event, fetch);
+      void Promise.allSettled([fetchPanel(), fetchWords()]);
+    };
+    for (const event of events) window.addEventListener(event, fetch);
+    return () => {
+      for (const event of events) window.removeEventListener(event, fetch);
+    };
+  }, []);
+}
 
 /** `3 kept here`: what this device keeps until the record takes it; nothing while nothing waits. */
 export function OutboxButton() {
+  useReadiness();
   const kept = useOutboxPost();
   const [open, setOpen] = useState(false);
   // what is being sent is no news

@@ -1,7 +1,6 @@
 "use client";
 import { byMeasures, type KnownVolume, known, together, VOLUME_WAYS, type VolumeWay } from "@/core/fill/volumeWays";
-import { doseGrams } from "@/core/plan/doses";
-import { plain } from "@/core/units";
+import { doseGrams, plain } from "@/core/units";
 import { useKept } from "../forms/kept";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";

@@ -1,7 +1,7 @@
 "use client";
 import type { Problem } from "@/core/problem";
 import type { EventBody } from "@/core/record/events.schema";
-import { entryWords } from "@/core/views/entryWords";
+import { useEntryWords } from "../outbox/words";
 import { Sign } from "../signs/Sign";
 
 interface Props {
@@ -12,6 +12,7 @@ interface Props {
 
 /** An entry that the record refuses: why, and what was typed. Its fields still hold it. */
 export function NotSaved({ problem, body, understood }: Props) {
+  const words = useEntryWords(body);
   return (
     <section className="notice" role="alert" aria-label="Not saved">
       <Sign name="never" size={16}>
@@ -19,7 +20,7 @@ export function NotSaved({ problem, body, understood }: Props) {
       </Sign>
       <p>{problem.detail}</p>
       <p className="notice-kept">
-        Kept here: <b>{entryWords(body)}</b>
+        Kept here: <b>{words}</b>
       </p>
       <div className="btn-row">
         <button type="button" className="btn" onClick={() => void navigator.clipboard?.writeText(JSON.stringify(body, null, 1))}>

@@ -23,7 +23,11 @@ export function KindField({ form, values, errors }: SurveyPart) {
         value={values.kind}
         disabled={!hydrated}
         aria-invalid={errors.kind ? true : undefined}
-        onChange={(event) => form.setValue("kind", event.target.value as DamageKind | "")}
+        onChange={(event) => {
+          form.setValue("kind", event.target.value as DamageKind | "");
+          // another kind has other ways
+          form.setValue("way", "");
+        }}
       >
         <option value="">Choose …</option>
         {DAMAGE_KINDS.map((kind) => (

@@ -8,7 +8,6 @@ import { lossOf } from "@/core/survey/loss";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
 import { sketchOf } from "@/core/survey/sketch";
 import type { Survey } from "@/core/survey/survey.schema";
-import { wayRow } from "@/core/survey/ways";
 import { figure } from "@/core/units";
 import { useDraft } from "../forms/draft";
 import { FieldError } from "../forms/FieldError";
@@ -168,8 +167,8 @@ function errorsIn(read: ReadSurvey, way: Way | undefined): FormErrors {
 }
 
 /** What was chosen in place of the way that is taken unasked; undefined = that one. */
-function wayOf({ kind, way, way_reason }: SurveyForm, unasked: string | undefined): Way | undefined {
-  if (kind === "" || way === "" || way === unasked || wayRow(kind, way) === undefined) return undefined;
+function wayOf({ way, way_reason }: SurveyForm, unasked: string | undefined): Way | undefined {
+  if (way === "" || way === unasked) return undefined;
   return { way, reason: way_reason.trim() };
 }
 

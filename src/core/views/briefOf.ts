@@ -1,0 +1,57 @@
+import { stationLabel } from "../catalogue";
+import { STATION_ORDER, type Treatment } from "../record/treatment";
+import { type Act, actsOf, brief } from "./acts";
+import type { ActBrief, BriefAct, Words } from "./brief";
+import type { Worked } from "./worked";
+
+const SURVEY: Words = { title: "Survey the damage", why: "Look and measure before anything is touched.", hands_min: 15 };
+const MATCH: Words = { title: "Choose the materials", why: "The survey is done: see what fits and why.", hands_min: 10 };
+const CLOSED: Words = { title: "Closed", why: "", hands_min: 0 };
+
+const middle = ([low, high]: readonly [number, number]) => Math.max(1, Math.round((low + high) / 2));
+
+/** Settle everything but the time. */
+export function briefOf(treatment: Treatment, worked: Worked | undefined, now: number): ActBrief {
+  if (treatment.closed) return { closed: true, station: "close", idle: CLOSED, acts: [] };
+  if (treatment.damages.length === 0) return { closed: false, station: "survey", idle: SURVEY, acts: [] };
+  const numbers = new Map(treatment.damages.map(({ id }, i) => [id, i + 1]));
+  const acts = worked ? frontier(worked, numbers, now) : [];
+  if (!treatment.settled) return { closed: false, station: "match", idle: MATCH, acts };
+  const open = worked?.repair.operations.filter(({ id }) => !worked.marks.has(id)) ?? [];
+  const station = STATION_ORDER.find((each) => open.some((operation) => operation.station === each)) ?? "close";
+  return {
+    closed: false,
+    station,
+    idle: { title: `Look at ${stationLabel(station)}`, why: "Everything else waits for something.", hands_min: 5 },
+    acts,
+  };
+}
+
+function frontier(worked: Worked, numbers: ReadonlyMap<string, number>, now: number): BriefAct[] {
+  return actsOf(worked, now)
+    .filter(({ state }) => state === "now" || state === "too-early" || state === "too-late" || state === "never")
+    .map((act) => briefAct(act, worked, numbers));
+}
+
+function briefAct(
+  { op, from, until, since, clock, state, because, consequence }: Act,
+  worked: Worked,
+  numbers: ReadonlyMap<string, number>,
+): BriefAct {
+  const tokens = [...new Set(op.places.flatMap((place) => numbers.get(place.split("/")[0] ?? "") ?? []))].sort((a, b) => a - b);
+  const material = clock ? worked.clocks.get(clock)?.material : undefined;
+  return {
+    op: op.id,
+    station: op.station,
+    title: brief(op.text),
+    why: op.why,
+    hands_min: middle(op.hands_min),
+    tokens,
+    ...(from === undefined ? {} : { from }),
+    ...(until === undefined ? {} : { until }),
+    ...(since === undefined ? {} : { since }),
+    ...(state === "never" ? { never: because } : {}),
+    hands_off: consequence ?? "",
+    ...(material ? { material } : {}),
+  };
+}
