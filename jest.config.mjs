@@ -1,7 +1,7 @@
 const base = {
   testEnvironment: "node",
   transform: {
-    "^.+\\.tsx?$": [
+    "^.+\\.[tj]sx?$": [
       "@swc/jest",
       {
         jsc: { target: "es2022", parser: { syntax: "typescript", tsx: true }, transform: { react: { runtime: "automatic" } } },
@@ -10,6 +10,8 @@ const base = {
       },
     ],
   },
+  // shipped as modules only
+  transformIgnorePatterns: ["/node_modules/(?!@tanstack/)"],
   // a style sheet says nothing to a test of what is drawn
   moduleNameMapper: { "^@/(.*)$": "<rootDir>/src/$1", "\\.css$": "<rootDir>/bin/lib/noStyle.cjs" },
   modulePathIgnorePatterns: ["<rootDir>/.next/", "<rootDir>/.data/"],

@@ -3,7 +3,7 @@ import { MikroORM } from "@mikro-orm/postgresql";
 import { startCluster } from "../bin/lib/postgres.mjs";
 
 const SIZES = [
-  { open: 10, closed: 0 },
+  { open: 10, closed: 10 },
   { open: 2000, closed: 20_000 },
 ];
 const ROUNDS = 20;
@@ -23,7 +23,8 @@ async function main(): Promise<void> {
     const orm = await MikroORM.init(config);
     await orm.getMigrator().up();
     const { closeStore } = await import("../src/store/orm");
-    const { closedItems, health, overview } = await import("../src/work/overview");
+    const { health, overview } = await import("../src/work/overview");
+    const { listPage } = await import("../src/work/lists");
     const { cabinetPage } = await import("../src/work/cabinet");
     const { find } = await import("../src/work/find");
     const { treatmentPage } = await import("../src/work/treatments");
@@ -32,7 +33,9 @@ async function main(): Promise<void> {
       const one = await fill(orm, open, closed);
       const asked: Record<string, () => Promise<unknown>> = {
         Bench: overview,
-        "Objects, closed": closedItems,
+        "Objects, open": () => listPage({}, new Date()),
+        "Objects, by mark": () => listPage({ order: "reference" }, new Date()),
+        "Objects, closed": () => listPage({ list: "closed", order: "act" }, new Date()),
         "Cabinet, needs": () => cabinetPage(new Date()),
         "Find or jump": () => find("lemonade jar 7"),
         "A station": () => treatmentPage(one),

@@ -3,6 +3,7 @@ import type { ClimatePoint, HandReading } from "@/core/cure/climate";
 import type { LogEntry } from "@/core/record/events.schema";
 import { type StoredEntry, upcast } from "@/core/record/upcast";
 import type { LotChange, StockProduct } from "@/core/views/stock";
+import { likeOf, NOT_REMOVED } from "./lists";
 import type { Em } from "./orm";
 
 /** A treatment with its piece and its whole log, as plain data. */
@@ -58,8 +59,6 @@ const TREATMENT = `
   from treatment t join piece p on p.id = t.piece_id join part a on a.id = t.part_id
   where t.deleted_at is null and p.deleted_at is null`;
 
-const MOST_CLOSED = 100;
-
 type StoredRecord = Omit<TreatmentRecord, "log"> & { readonly log: StoredEntry[] };
 
 /** Rows with their logs brought forward to today's version. */
@@ -91,31 +90,19 @@ export interface HeadRow {
   readonly temp_c: number;
   readonly runs: boolean;
   readonly timed: boolean;
+  /** From when it may be touched; `-infinity` = at once, null = it is closed. */
+  readonly touch_at: string | null;
   readonly mixes: readonly string[];
   readonly needs: readonly unknown[];
   readonly item: object;
 }
 
-/** Pieces that were removed are few and have an index of their own; the others need not be looked at. */
-const NOT_REMOVED = "not exists (select 1 from piece p where p.id = t.piece_id and p.deleted_at is not null)";
 const OPEN_HEADS = `from treatment t left join treatment_head h on h.treatment_id = t.id where t.deleted_at is null and t.closed_at is null and ${NOT_REMOVED}`;
 
 /** Treatments that were written to, or whose piece was, since their heads were kept. */
 export async function dueTreatments(em: Em): Promise<string[]> {
   const rows = await em.execute<{ id: string }[]>(
     `select d.treatment_id as id from treatment_due d join treatment t on t.id = d.treatment_id where t.closed_at is null and t.deleted_at is null`,
-  );
-  return rows.map(({ id }) => id);
-}
-
-/** Closed treatments of those closed last whose head is behind. */
-export async function dueClosed(em: Em, stamp: string): Promise<string[]> {
-  const rows = await em.execute<{ id: string }[]>(
-    `select c.id from (select t.id, t.version, p.version as piece_version from treatment t join piece p on p.id = t.piece_id
-       where t.deleted_at is null and p.deleted_at is null and t.closed_at is not null order by t.closed_at desc limit ${MOST_CLOSED}) c
-     left join treatment_head h on h.treatment_id = c.id
-     where h.treatment_id is null or h.version <> c.version or h.piece_version <> c.piece_version or h.stamp <> ?`,
-    [stamp],
   );
   return rows.map(({ id }) => id);
 }
@@ -137,14 +124,14 @@ export async function driftedTreatments(
 /** Keep heads; one of a later version stays. */
 export async function keepHeads(em: Em, heads: readonly HeadRow[]): Promise<void> {
   if (heads.length === 0) return;
-  const columns = "treatment_id, version, piece_version, stamp, at, temp_c, runs, timed, mixes, needs, item";
+  const columns = "treatment_id, version, piece_version, stamp, at, temp_c, runs, timed, touch_at, mixes, needs, item";
   await em.execute(
     `insert into treatment_head (${columns})
      select ${columns} from json_to_recordset(?::json) as h(treatment_id uuid, version int, piece_version int, stamp text, at timestamptz,
-       temp_c float8, runs boolean, timed boolean, mixes jsonb, needs jsonb, item jsonb)
+       temp_c float8, runs boolean, timed boolean, touch_at timestamptz, mixes jsonb, needs jsonb, item jsonb)
      where exists (select 1 from treatment t where t.id = h.treatment_id)
      on conflict (treatment_id) do update set (${columns}) = (excluded.treatment_id, excluded.version, excluded.piece_version, excluded.stamp,
-       excluded.at, excluded.temp_c, excluded.runs, excluded.timed, excluded.mixes, excluded.needs, excluded.item)
+       excluded.at, excluded.temp_c, excluded.runs, excluded.timed, excluded.touch_at, excluded.mixes, excluded.needs, excluded.item)
      where excluded.version >= treatment_head.version`,
     [JSON.stringify(heads)],
   );
@@ -162,20 +149,14 @@ export async function forgetHeads(em: Em): Promise<void> {
   await em.execute("insert into treatment_due select id from treatment where closed_at is null on conflict do nothing");
 }
 
-/** Open treatments as lists show them: what is timed first, then by what is promised. */
+/** Open treatments as Bench shows them: what is timed first, then by what is promised. */
 export async function openItemRows<T>(em: Em, most: number): Promise<T[]> {
+  const open = (timed: boolean) =>
+    `(select h.item, ${timed ? 0 : 1} as rank, coalesce(t.promised, 'infinity'::date) as due, t.id from treatment t join treatment_head h on h.treatment_id = t.id
+      where t.deleted_at is null and t.closed_at is null and ${NOT_REMOVED} and ${timed ? "h.timed" : "not h.timed"} order by 3, 4 limit ?)`;
   const rows = await em.execute<{ item: T }[]>(
-    `select h.item ${OPEN_HEADS} and h.item is not null order by h.timed desc, t.promised nulls last, t.created_at limit ?`,
-    [most],
-  );
-  return rows.map(({ item }) => item);
-}
-
-/** The treatments closed last, newest first. */
-export async function closedItemRows<T>(em: Em): Promise<T[]> {
-  const rows = await em.execute<{ item: T }[]>(
-    `select h.item from treatment t join treatment_head h on h.treatment_id = t.id
-     where t.deleted_at is null and t.closed_at is not null and ${NOT_REMOVED} order by t.closed_at desc limit ${MOST_CLOSED}`,
+    `select item from (${open(true)} union all ${open(false)}) each order by rank, due, id limit ?`,
+    [most, most, most],
   );
   return rows.map(({ item }) => item);
 }
@@ -184,21 +165,6 @@ export async function closedItemRows<T>(em: Em): Promise<T[]> {
 export async function openNeeds<T>(em: Em): Promise<T[]> {
   const rows = await em.execute<{ need: T }[]>(`select jsonb_array_elements(h.needs) as need ${OPEN_HEADS} order by t.created_at`);
   return rows.map(({ need }) => need);
-}
-
-export async function countOpen(em: Em): Promise<number> {
-  return count(em, "t.closed_at is null");
-}
-
-export async function countClosed(em: Em): Promise<number> {
-  return count(em, "t.closed_at is not null");
-}
-
-async function count(em: Em, which: string): Promise<number> {
-  const [row] = await em.execute<{ n: number }[]>(
-    `select count(*)::int as n from treatment t where t.deleted_at is null and ${which} and ${NOT_REMOVED}`,
-  );
-  return row?.n ?? 0;
 }
 
 /** What is kept of the shop; undefined before anyone kept anything. */
@@ -315,25 +281,46 @@ const NEAR_ENOUGH = 0.3;
 /** Found by the owner alone it stands after what is called so: one owner may have half the shop. */
 const BY_OWNER = 0.5;
 
-/** Pieces, treatments and products that hold the words or come near to them, best first; each part of the question has an index that answers it. */
+const PIECE = `select 'piece' as type, p.id, p.title, concat_ws(' · ', p.reference, nullif(p.owner_reference, '')) as detail`;
+const OF_PIECE = "select 'treatment' as type, t.id, t.title, p.title || ' · ' || p.reference as detail";
+const LIVE = "from treatment t join piece p on p.id = t.piece_id where t.deleted_at is null and p.deleted_at is null";
+const CALLED = "(p.title || ' ' || p.reference)";
+
+/**
+ * Pieces, treatments and products that hold the words, else come near to them, best first; each part of the question has an index that
+ * answers it. What is near is asked for only where too little is called so.
+ */
 export async function findHits(em: Em, words: string, limit: number): Promise<Hit[]> {
-  const like = `%${words.replaceAll(/[\\%_]/g, "\\$&")}%`;
-  const piece = `select 'piece' as type, p.id, p.title, concat_ws(' · ', p.reference, nullif(p.owner_reference, '')) as detail`;
-  const treatment = "select 'treatment' as type, t.id, t.title, p.title || ' · ' || p.reference as detail";
-  const live = "from treatment t join piece p on p.id = t.piece_id where t.deleted_at is null and p.deleted_at is null";
-  const product = "select 'product' as type, c.id, c.name as title, replace(c.class, '-', ' ') as detail";
-  const called = "(p.title || ' ' || p.reference)";
-  const named = "(c.name || ' ' || c.class)";
+  const hits = await holding(em, words, limit);
+  if (hits.filter(({ nearness }) => nearness === 1).length >= limit) return hits;
+  const seen = new Set(hits.map(({ id }) => id));
+  const near = (await comingNear(em, words, limit)).filter(({ id }) => !seen.has(id));
+  return [...hits, ...near].sort((a, b) => b.nearness - a.nearness || a.title.localeCompare(b.title, "en")).slice(0, limit);
+}
+
+async function holding(em: Em, words: string, limit: number): Promise<Hit[]> {
+  const like = likeOf(words);
   return em.execute(
-    `select type, id, title, detail, max(nearness) as nearness from (
-       (${piece}, case when ${called} ilike ? then 1 else ${BY_OWNER} end as nearness
+    `select * from (
+       (${PIECE}, case when ${CALLED} ilike ? then 1 else ${BY_OWNER} end as nearness
          from piece p where p.deleted_at is null and (p.title || ' ' || p.reference || ' ' || p.owner_reference) ilike ? limit ?)
-       union all (${piece}, word_similarity(?, ${called}) from piece p where p.deleted_at is null order by ${called} <->> ? limit ?)
-       union all (${treatment}, 1 ${live} and t.title ilike ? limit ?)
-       union all (${treatment}, word_similarity(?, t.title) ${live} order by t.title <->> ? limit ?)
-       union all (${product}, case when ${named} ilike ? then 1 else word_similarity(?, ${named}) end from product c where c.deleted_at is null)
-     ) hits where nearness >= ${NEAR_ENOUGH} group by type, id, title, detail order by nearness desc, title limit ?`,
-    [like, like, limit, words, words, limit, like, limit, words, words, limit, like, words, limit],
+       union all (${OF_PIECE}, 1 ${LIVE} and t.title ilike ? limit ?)
+       union all (select 'product', c.id, c.name, replace(c.class, '-', ' '), 1 from product c
+         where c.deleted_at is null and (c.name || ' ' || c.class) ilike ? limit ?)
+     ) hits order by nearness desc, title limit ?`,
+    [like, like, limit, like, limit, like, limit, limit],
+  );
+}
+
+async function comingNear(em: Em, words: string, limit: number): Promise<Hit[]> {
+  return em.execute(
+    `select * from (
+       (${PIECE}, word_similarity(?, ${CALLED}) as nearness from piece p where p.deleted_at is null order by ${CALLED} <->> ? limit ?)
+       union all (${OF_PIECE}, word_similarity(?, t.title) ${LIVE} order by t.title <->> ? limit ?)
+       union all (select 'product', c.id, c.name, replace(c.class, '-', ' '), word_similarity(?, c.name || ' ' || c.class)
+         from product c where c.deleted_at is null)
+     ) hits where nearness >= ${NEAR_ENOUGH} order by nearness desc, title limit ?`,
+    [words, words, limit, words, words, limit, words, limit],
   );
 }
 

@@ -1,17 +1,11 @@
 import type { ClassName, Station } from "@/core/catalogue";
 import { STATION_ORDER, type Treatment } from "@/core/record/treatment";
+import { type ActBrief, actAt } from "@/core/views/brief";
 import { needsOf } from "@/core/views/needs";
 import type { Worked } from "@/core/views/worked";
+import { behind } from "@/store/lists";
 import type { Em } from "@/store/orm";
-import {
-  driftedTreatments,
-  dueClosed,
-  dueTreatments,
-  type HeadRow,
-  keepHeads,
-  type TreatmentRecord,
-  treatmentsById,
-} from "@/store/queries";
+import { driftedTreatments, dueTreatments, type HeadRow, keepHeads, type TreatmentRecord, treatmentsById } from "@/store/queries";
 import { type Air, climateSince } from "./climate";
 import { climateOf, type Item } from "./item";
 import { firstClock, type Read, readRecord, workOutRecord } from "./working";
@@ -31,9 +25,9 @@ export async function refreshOpen(em: Em, now: Date, air: Air): Promise<void> {
   } else await refresh(em, due, now, air);
 }
 
-/** The heads of the treatments closed last. */
-export async function refreshClosed(em: Em, now: Date, air: Air): Promise<void> {
-  await refresh(em, await dueClosed(em, stampOf()), now, air);
+/** The heads of these treatments, open or closed. */
+export async function refreshThese(em: Em, ids: readonly string[], now: Date, air: Air): Promise<void> {
+  await refresh(em, await behind(em, ids, stampOf()), now, air);
 }
 
 async function refresh(em: Em, ids: readonly string[], now: Date, air: Air): Promise<void> {
@@ -78,10 +72,18 @@ function headOf(read: Read, now: Date, air: Air): HeadRow {
     temp_c: air.temp_C,
     runs: worked !== undefined && runs(worked, now.getTime()),
     timed: brief.acts.some(({ from, until, never }) => from !== undefined || until !== undefined || never !== undefined),
+    touch_at: touchAt(brief, now.getTime()),
     mixes: [...new Set(open.flatMap(({ class: name }) => (name === undefined ? [] : [name as ClassName])))],
     needs: worked ? needsOf({ id: record.id, piece: record.piece_title }, worked) : [],
     item: itemOf(read),
   };
+}
+
+/** From when there is something to do at it. */
+function touchAt(brief: ActBrief, now: number): string | null {
+  const { state, from } = actAt(brief, now);
+  if (state === "closed") return null;
+  return state === "off" && from !== undefined ? new Date(from).toISOString() : "-infinity";
 }
 
 /** A clock still has a stage before it: its times follow the air. */

@@ -1,8 +1,9 @@
 import { CHIP, done, matched, mixed, surveyed } from "@/core/views/story.fixture";
 import { em } from "@/store/orm";
 import { airNow, climateSince, setClimate } from "./climate";
+import { listPage } from "./lists";
 import { appendEntry } from "./log";
-import { closedItems, listedItems, overview } from "./overview";
+import { overview } from "./overview";
 import { createPiece } from "./pieces";
 import { chosenTreatment, NOW, newPiece, problemOf, scratchDatabase, write } from "./testing.fixture";
 import { treatmentPage } from "./treatments";
@@ -230,12 +231,12 @@ describe("the overview", () => {
     await write(shut, 1, { kind: "closed", notes: "", signed_by: "M." });
     const seen = await overview();
     expect(seen.items.map(({ id }) => id)).toEqual([open]);
-    expect((await listedItems()).closed).toBe(1);
+    expect((await listPage({}, new Date())).counts.closed).toBe(1);
     expect(seen.items[0]?.brief.acts.map(({ op }) => op)).toContain("r1/ready/photograph");
-    expect((await closedItems()).map(({ id }) => id)).toEqual([shut]);
+    expect((await listPage({ list: "closed" }, new Date())).items.map(({ id }) => id)).toEqual([shut]);
     await write(shut, 2, { kind: "reopened", reason: "a pit showed" });
     expect((await overview()).items).toHaveLength(2);
-    expect(await closedItems()).toEqual([]);
+    expect((await listPage({ list: "closed" }, new Date())).items).toEqual([]);
   });
 
   test("an entry taken back closes nothing", async () => {

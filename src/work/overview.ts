@@ -1,8 +1,9 @@
 import { cache } from "react";
+import { listCounts } from "@/store/lists";
 import { em as openEm } from "@/store/orm";
-import { closedItemRows, countClosed, countOpen, isEmpty, openItemRows, ping } from "@/store/queries";
+import { isEmpty, openItemRows, ping } from "@/store/queries";
 import { type Air, airNow } from "./climate";
-import { refreshClosed, refreshOpen } from "./heads";
+import { refreshOpen } from "./heads";
 import type { Item } from "./item";
 import { shop } from "./shop";
 
@@ -17,8 +18,6 @@ export interface Overview {
 
 /** So many a bench looks at; more than that nobody does in a day. */
 const MOST_ITEMS = 60;
-/** So many Objects lists at once; the rest is found by its words. */
-const MOST_LISTED = 200;
 
 /** The open treatments with their clocks; read once a request, however many parts of the page ask. */
 export const overview = cache(async (): Promise<Overview> => {
@@ -26,26 +25,12 @@ export const overview = cache(async (): Promise<Overview> => {
   const em = await openEm();
   const [air, { time_zone }] = await Promise.all([airNow(em, now), shop()]);
   await refreshOpen(em, now, air);
-  const [items, open] = await Promise.all([openItemRows<Item>(em, MOST_ITEMS), countOpen(em)]);
+  const [items, { open }] = await Promise.all([openItemRows<Item>(em, MOST_ITEMS), listCounts(em, now)]);
   return { now: now.getTime(), time_zone, air, items, open };
 });
 
-/** The open treatments as Objects lists them. */
-export async function listedItems(): Promise<{ readonly items: readonly Item[]; readonly open: number; readonly closed: number }> {
-  const [{ open }, em] = [await overview(), await openEm()];
-  const [items, closed] = await Promise.all([openItemRows<Item>(em, MOST_LISTED), countClosed(em)]);
-  return { items, open, closed };
-}
-
 /** Whether nothing was ever entered. */
 export const isNew = async (): Promise<boolean> => isEmpty(await openEm());
-
-/** The treatments closed last. */
-export async function closedItems(): Promise<readonly Item[]> {
-  const [em, now] = [await openEm(), new Date()];
-  await refreshClosed(em, now, await airNow(em, now));
-  return closedItemRows<Item>(em);
-}
 
 /** Answers when the record can be reached: one query. */
 export async function health(): Promise<{ here: true }> {

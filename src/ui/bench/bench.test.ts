@@ -3,7 +3,7 @@ import { renderToStaticMarkup } from "react-dom/server";
 import { briefOf } from "@/core/views/briefOf";
 import { DEMO_FILES, demoPiece, wordsOf } from "../demo.fixture";
 import { ShopTime } from "../frame/now";
-import { type ObjectItem, ObjectList } from "../objects/ObjectList";
+import { type ObjectItem, ObjectList, type ObjectPage } from "../objects/ObjectList";
 import { Shelf } from "../shelf/Shelf";
 import { Bench, type BenchItem } from "./Bench";
 
@@ -28,6 +28,7 @@ const demo: Shown[] = DEMO_FILES.filter((file) => !file.startsWith("practice")).
     substrate: piece.parts[0]?.substrate ?? "stoneware",
     promised: kept.promised ?? null,
     marks: {},
+    others: [],
     damages: treatment.damages.length,
     brief: briefOf(treatment, plan, now),
   };
@@ -88,8 +89,9 @@ describe("Shelf", () => {
 });
 
 describe("Objects", () => {
-  const list = (over: { openCount?: number; closedCount?: number } = {}) =>
-    page(createElement(ObjectList, { items: open, openCount: open.length, closed: [], closedCount: 0, ...over }));
+  const counts = { open: open.length, hands: 3, off: 2, closed: 1001 };
+  const list = (over: Partial<ObjectPage> = {}) =>
+    page(createElement(ObjectList, { page: { list: "open", order: "promised", words: "", items: open, counts, ...over } }));
 
   test("lists every piece with its mark, its stuff and its next act", () => {
     const shown = wordsOf(list());
@@ -97,8 +99,15 @@ describe("Objects", () => {
     expect(shown).toContain(`On the way ${open.length}`);
   });
 
-  test("what is beyond the list is counted, with how it is found; nothing is said where all is listed", () => {
-    expect(wordsOf(list({ openCount: open.length + 40 }))).toContain("40 more are not listed");
-    expect(wordsOf(list())).not.toContain("not listed");
+  test("further pages are offered where there are any; more than a thousand is not counted", () => {
+    expect(wordsOf(list({ next: "there" }))).toContain("Show more");
+    expect(wordsOf(list())).not.toContain("Show more");
+    expect(wordsOf(list())).toContain("Closed 1000+");
+  });
+
+  test("nothing found says where it looked, and offers to enter it", () => {
+    const shown = wordsOf(list({ items: [], words: "bandoneon" }));
+    expect(shown).toContain("No piece here for “bandoneon”");
+    expect(shown).toContain("New piece “bandoneon”");
   });
 });

@@ -27,6 +27,17 @@ export async function send<T>(method: "POST" | "PUT" | "DELETE", url: string, bo
   }
 }
 
+/** Fetch JSON from the app; every failure comes back as a problem, never as an exception. */
+export async function receive<T>(url: string): Promise<Sent<T>> {
+  try {
+    const response = await fetch(url);
+    const answer = await response.json();
+    return response.ok ? { ok: true, value: answer as T } : { ok: false, problem: answer as Problem };
+  } catch {
+    return { ok: false, problem: UNREACHED };
+  }
+}
+
 /** Whether trying the same again may help by itself: the server, its database or its disk was away, or something broke there. */
 export function isPassing({ status }: Problem): boolean {
   return status === 0 || status >= 500;

@@ -1,12 +1,11 @@
 "use client";
 import Link from "next/link";
 import { stationLabel, substrateRow } from "@/core/catalogue";
-import type { NextAct } from "@/core/views/brief";
 import { useWall } from "../frame/now";
-import type { ObjectItem } from "./ObjectList";
+import type { Row } from "./columns";
 
 /** The selected piece beside the list: its treatments, its owner, the way in. */
-export function ObjectSide({ item, act, others }: { item: ObjectItem; act: NextAct; others: readonly ObjectItem[] }) {
+export function ObjectSide({ item, act }: Row) {
   const wall = useWall();
   return (
     <aside className="objects-side" aria-label="Selected piece">
@@ -20,7 +19,7 @@ export function ObjectSide({ item, act, others }: { item: ObjectItem; act: NextA
       </p>
       <div className="rule mt-4 pt-2">
         <h3>Treatments</h3>
-        {[item, ...others].map((each) => (
+        {[item, ...item.others].map((each) => (
           <Link key={each.id} href={`/treatments/${each.id}`} className="flex min-h-[48px] items-center border-b border-ash">
             <b className="clamp-3 font-semibold">{each.title}</b>
           </Link>

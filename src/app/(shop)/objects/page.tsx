@@ -1,20 +1,27 @@
 import Link from "next/link";
+import { LISTS, ORDERS } from "@/core/views/listed";
 import { ImportDossier } from "@/ui/objects/ImportDossier";
 import { ObjectList } from "@/ui/objects/ObjectList";
-import { closedItems, listedItems } from "@/work/overview";
+import { listPage } from "@/work/lists";
 import { withRecord } from "../withRecord";
 
 export const metadata = { title: "Objects" };
 
-export default async function ObjectsPage() {
+export default async function ObjectsPage({ searchParams }: PageProps<"/objects">) {
+  const { list, order, words } = await searchParams;
   return withRecord(
-    async () => {
-      const [listed, closed] = await Promise.all([listedItems(), closedItems()]);
-      return { listed, closed };
-    },
-    ({ listed, closed }) => (
+    () =>
+      listPage(
+        {
+          list: LISTS.find((each) => each === list) ?? "open",
+          order: ORDERS.find((each) => each === order) ?? "promised",
+          words: typeof words === "string" ? words.slice(0, 200) : "",
+        },
+        new Date(),
+      ),
+    (page) => (
       <>
-        <ObjectList items={listed.items} openCount={listed.open} closed={closed} closedCount={listed.closed} />
+        <ObjectList page={page} />
         <div className="px-gutter pb-6">
           <ImportDossier />
           <Link className="link-btn inline-flex items-center" href="/shop">
