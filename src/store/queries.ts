@@ -161,10 +161,21 @@ export async function openItemRows<T>(em: Em, most: number): Promise<T[]> {
   return rows.map(({ item }) => item);
 }
 
-/** What open treatments will still take. */
-export async function openNeeds<T>(em: Em): Promise<T[]> {
-  const rows = await em.execute<{ need: T }[]>(`select jsonb_array_elements(h.needs) as need ${OPEN_HEADS} order by t.created_at`);
-  return rows.map(({ need }) => need);
+/**
+ * What open treatments will still take: of each class or product the needs of the treatments that began first, one by one, and those of
+ * all `others` as one sum.
+ */
+export async function openNeeds<T>(em: Em, most: number): Promise<Array<{ need: T; others: number; grams: number }>> {
+  return em.execute(
+    `with ranked as (
+       select n.need, n.need ->> 'class' as class, n.need ->> 'product' as product, (n.need ->> 'grams')::float8 as grams,
+         row_number() over (partition by n.need ->> 'class', n.need ->> 'product' order by t.created_at, t.id) as place
+       ${OPEN_HEADS.replace("left join", "join").replace("where", "cross join lateral jsonb_array_elements(h.needs) as n(need) where")})
+     select need, 0 as others, grams from ranked where place <= ?
+     union all
+     select min(need::text)::jsonb, count(*)::int, sum(grams) from ranked where place > ? group by class, product`,
+    [most, most],
+  );
 }
 
 /** What is kept of the shop; undefined before anyone kept anything. */

@@ -132,3 +132,10 @@ test("what goes off before it is used says who takes how much of it", async () =
   expect((lot?.over_g ?? 0) + (lot?.wanted[0]?.grams ?? 0)).toBeCloseTo(86, 6);
   expect(lot?.worth_eur).toBeCloseTo((lot?.over_g ?? 0) * 0.058, 6);
 });
+
+test("of many pieces that want a material five are named and the others are one line, with all their grams", async () => {
+  for (let i = 0; i < 8; i++) await chosenTreatment();
+  const putty = (await cabinetPage(NOW)).needs.filter((need) => need.class === "epoxy-putty");
+  expect(putty.map(({ piece }) => piece)).toEqual([...Array.from({ length: 5 }, () => "Lemonade jar"), "3 more pieces"]);
+  expect(putty[5]?.grams).toBeCloseTo(3 * (putty[0]?.grams ?? 0), 9);
+});

@@ -26,10 +26,21 @@ export interface CabinetPage {
 /** So many lines of each jar's account are shown. */
 const MOST_CHANGES = 6;
 
+/** So many pieces that want a material are named; the others are counted. */
+const MOST_WANTED = 5;
+
+const ofOthers = (need: Need, others: number, grams: number): Need => ({
+  ...need,
+  treatment: `${others} others`,
+  piece: counted(others, "more piece"),
+  grams,
+});
+
 export async function cabinetPage(now: Date): Promise<CabinetPage> {
   const em = await openEm();
   await refreshOpen(em, now, await airNow(em, now));
-  const [stock, changes, needs] = await Promise.all([cabinet(em), lotChanges(em, MOST_CHANGES), openNeeds<Need>(em)]);
+  const [stock, changes, asked] = await Promise.all([cabinet(em), lotChanges(em, MOST_CHANGES), openNeeds<Need>(em, MOST_WANTED)]);
+  const needs = asked.map(({ need, others, grams }) => (others === 0 ? need : ofOthers(need, others, grams)));
   const products = stock.map((product) => ({
     ...product,
     lots: product.lots.map((lot) => ({ ...lot, changes: changes.get(lot.id) ?? [] })),

@@ -1,4 +1,5 @@
 "use client";
+import dynamic from "next/dynamic";
 import Link from "next/link";
 import { useMemo, useState } from "react";
 import { classRow, type Group } from "@/core/catalogue";
@@ -6,10 +7,9 @@ import { figure, formatDate, formatGrams, inSentence } from "@/core/units";
 import type { Need } from "@/core/views/needs";
 import type { GoingOff, StockProduct } from "@/core/views/stock";
 import { HatchSwatch } from "../signs/Hatches";
-import { Compare } from "./Compare";
-import { type ProductRow, rowsOf, SORTS, type SortKey, shelvesOf } from "./columns";
+import { type Column, DataTable } from "../table/DataTable";
+import { type ProductRow, rowsOf, SORTS, shelvesOf } from "./columns";
 import { GoesOff, GoingOffStrip } from "./GoingOffStrip";
-import { ImportCabinet } from "./ImportCabinet";
 import { ProductSide } from "./ProductSide";
 
 interface Props {
@@ -21,27 +21,26 @@ interface Props {
 }
 
 const MOST_COMPARED = 4;
-const HEADS: ReadonlyArray<readonly [key: SortKey, label: string, className: string]> = [
-  ["name", "Material", ""],
-  ["left", "Left", "num"],
-  ["opened", "Opened", "hide-narrow"],
-  ["expires", "Goes off", ""],
-  ["price", "Price", "num hide-narrow"],
-];
+const Compare = dynamic(() => import("./Compare").then((module) => module.Compare));
+const ImportCabinet = dynamic(() => import("./ImportCabinet").then((module) => module.ImportCabinet));
 
 /** The shop's own products: what is left, what goes off, who wants it. */
 export function Cabinet({ products, needs, goingOff, now, selected }: Props) {
   const [words, setWords] = useState("");
   const [shelf, setShelf] = useState<Group | "all">("all");
-  const [sort, setSort] = useState<{ readonly key: SortKey; readonly down: boolean }>({ key: "name", down: false });
   const [compared, setCompared] = useState<readonly string[]>([]);
   const [taking, setTaking] = useState(false);
   const rows = useMemo(() => rowsOf(products, needs, now), [products, needs, now]);
   const asked = words.trim().toLowerCase();
-  const shown = rows
-    .filter((row) => (shelf === "all" || row.group === shelf) && `${row.product.name} ${row.class_name}`.toLowerCase().includes(asked))
-    .sort((a, b) => SORTS[sort.key](a, b) * (sort.down ? -1 : 1));
-  const side = rows.find(({ product }) => product.id === selected) ?? shown[0];
+  const shown = useMemo(
+    () =>
+      rows.filter(
+        (row) => (shelf === "all" || row.group === shelf) && `${row.product.name} ${row.class_name}`.toLowerCase().includes(asked),
+      ),
+    [rows, shelf, asked],
+  );
+  const side = rows.find(({ product }) => product.id === selected) ?? [...shown].sort(SORTS.name)[0];
+  const columns = useMemo(() => columnsWith(compared, setCompared), [compared]);
   const compare = rows.filter(({ product }) => compared.includes(product.id));
   return (
     <div className={side ? "objects cabinet" : ""}>
@@ -87,33 +86,7 @@ export function Cabinet({ products, needs, goingOff, now, selected }: Props) {
         {shown.length === 0 ? (
           <NoJars any={rows.length > 0} words={words.trim()} />
         ) : (
-          <table className="lst">
-            <thead>
-              <tr>
-                {HEADS.map(([key, label, className]) => (
-                  <th key={key} className={className} aria-sort={sort.key === key ? (sort.down ? "descending" : "ascending") : undefined}>
-                    <button type="button" className="sort-btn" onClick={() => setSort({ key, down: sort.key === key && !sort.down })}>
-                      {label} {sort.key === key ? (sort.down ? "↓" : "↑") : ""}
-                    </button>
-                  </th>
-                ))}
-                <th className="hide-narrow">Wanted by</th>
-                <th>Compare</th>
-              </tr>
-            </thead>
-            <tbody>
-              {shown.map((row) => (
-                <Row
-                  key={row.product.id}
-                  row={row}
-                  here={row === side}
-                  compared={compared.includes(row.product.id)}
-                  mayCompare={compared.length < MOST_COMPARED}
-                  compare={(yes) => setCompared(yes ? [...compared, row.product.id] : compared.filter((id) => id !== row.product.id))}
-                />
-              ))}
-            </tbody>
-          </table>
+          <DataTable columns={columns} rows={shown} idOf={({ product }) => product.id} here={side?.product.id} sorted="name" />
         )}
       </section>
       {side && <ProductSide key={side.product.id} row={side} />}
@@ -121,53 +94,68 @@ export function Cabinet({ products, needs, goingOff, now, selected }: Props) {
   );
 }
 
-interface RowProps {
-  readonly row: ProductRow;
-  readonly here: boolean;
-  readonly compared: boolean;
-  readonly mayCompare: boolean;
-  readonly compare: (yes: boolean) => void;
+const COLUMNS: readonly Column<ProductRow>[] = [
+  { id: "name", head: "Material", compare: SORTS.name, cell: (row) => <Name {...row} /> },
+  { id: "left", head: "Left", className: "num", compare: SORTS.left, cell: (row) => <Left {...row} /> },
+  {
+    id: "opened",
+    head: "Opened",
+    className: "hide-narrow whitespace-nowrap",
+    compare: SORTS.opened,
+    cell: ({ opened }) => (opened ? formatDate(opened) : "–"),
+  },
+  { id: "expires", head: "Goes off", compare: SORTS.expires, cell: (row) => <GoesOff row={row} /> },
+  {
+    id: "price",
+    head: "Price",
+    className: "num hide-narrow whitespace-nowrap",
+    compare: SORTS.price,
+    cell: ({ price_eur_kg }) => (price_eur_kg === undefined ? "–" : `${figure(price_eur_kg, 0)} €/kg`),
+  },
+  {
+    id: "wanted",
+    head: "Wanted by",
+    className: "hide-narrow",
+    cell: ({ wanted }) => (wanted.length === 0 ? "nobody" : wanted.map(({ piece, grams }) => `${piece} ${formatGrams(grams)}`).join(", ")),
+  },
+];
+
+/** The columns, with a tick for what stands side by side above them. */
+function columnsWith(compared: readonly string[], set: (ids: readonly string[]) => void): Column<ProductRow>[] {
+  const tick = ({ product: { id, name } }: ProductRow) => (
+    <label className="tick">
+      <input
+        type="checkbox"
+        checked={compared.includes(id)}
+        disabled={!compared.includes(id) && compared.length >= MOST_COMPARED}
+        onChange={({ target }) => set(target.checked ? [...compared, id] : compared.filter((each) => each !== id))}
+        aria-label={`Compare ${name}`}
+      />
+    </label>
+  );
+  return [...COLUMNS, { id: "compare", head: "Compare", cell: tick }];
 }
 
-function Row({ row, here, compared, mayCompare, compare }: RowProps) {
-  const { product, class_name, left_g, size_g, opened, price_eur_kg, wanted } = row;
+function Name({ product, class_name }: ProductRow) {
   return (
-    <tr className={`obj-row ${here ? "sel" : ""}`}>
-      <td>
-        <Link className="row-open" href={`/cabinet?product=${product.id}`} replace scroll={false} aria-current={here ? true : undefined}>
-          <HatchSwatch hatch={classRow(product.class).hatch} />
-          <span className="min-w-0">
-            <b className="obj-name clamp-3">{product.name}</b>
-            <span className="sub">{inSentence(class_name)}</span>
-          </span>
-        </Link>
-      </td>
-      <td className="num">
-        <b>{formatGrams(left_g)}</b>
-        <span className="level" aria-hidden="true">
-          <span style={{ width: `${Math.min(100, size_g > 0 ? (left_g / size_g) * 100 : 0)}%` }} />
-        </span>
-      </td>
-      <td className="hide-narrow whitespace-nowrap">{opened ? formatDate(opened) : "–"}</td>
-      <td>
-        <GoesOff row={row} />
-      </td>
-      <td className="num hide-narrow whitespace-nowrap">{price_eur_kg === undefined ? "–" : `${figure(price_eur_kg, 0)} €/kg`}</td>
-      <td className="hide-narrow">
-        {wanted.length === 0 ? "nobody" : wanted.map(({ piece, grams }) => `${piece} ${formatGrams(grams)}`).join(", ")}
-      </td>
-      <td>
-        <label className="tick">
-          <input
-            type="checkbox"
-            checked={compared}
-            disabled={!compared && !mayCompare}
-            onChange={(event) => compare(event.target.checked)}
-            aria-label={`Compare ${product.name}`}
-          />
-        </label>
-      </td>
-    </tr>
+    <Link className="row-open" href={`/cabinet?product=${product.id}`} replace scroll={false}>
+      <HatchSwatch hatch={classRow(product.class).hatch} />
+      <span className="min-w-0">
+        <b className="obj-name clamp-3">{product.name}</b>
+        <span className="sub">{inSentence(class_name)}</span>
+      </span>
+    </Link>
+  );
+}
+
+function Left({ left_g, size_g }: ProductRow) {
+  return (
+    <>
+      <b>{formatGrams(left_g)}</b>
+      <span className="level" aria-hidden="true">
+        <span style={{ width: `${Math.min(100, size_g > 0 ? (left_g / size_g) * 100 : 0)}%` }} />
+      </span>
+    </>
   );
 }
 

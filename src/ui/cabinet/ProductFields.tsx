@@ -3,11 +3,12 @@ import type { ComponentProps } from "react";
 import type { FieldValues, Path, UseFormReturn } from "react-hook-form";
 import { CLASS_ROWS, type ClassName, classRow, GROUP_LABELS, GROUPS } from "@/core/catalogue";
 import { FieldError } from "../forms/FieldError";
+import type { Errors } from "../forms/read";
 import { TextField } from "../forms/TextField";
-import { type Errors, figuresOf, type LotForm, rangeWords } from "./productForm";
+import { figuresOf, type LotForm, rangeWords } from "./productForm";
 
 interface Props<T extends FieldValues> {
-  readonly form: UseFormReturn<T>;
+  readonly form: Pick<UseFormReturn<T>, "register">;
   readonly errors: Errors;
   /** The path of these fields in the form, with the dot; empty = at its root. */
   readonly at?: string;

@@ -1,17 +1,18 @@
 "use client";
-import { useRef, useState } from "react";
+import dynamic from "next/dynamic";
+import { useState } from "react";
 import { classRow } from "@/core/catalogue";
 import { formatDate, formatGrams, inSentence } from "@/core/units";
-import type { StockLot, StockProduct } from "@/core/views/stock";
-import { send } from "../forms/send";
+import type { StockLot } from "@/core/views/stock";
 import { useWall } from "../frame/now";
 import { useRemove } from "../frame/Undo";
 import { HatchSwatch } from "../signs/Hatches";
 import type { ProductRow } from "./columns";
 import { FigureBars } from "./FigureBars";
-import { LotFields, ProductFields } from "./ProductFields";
-import { EMPTY_LOT, type LotForm, type LotValue, lotForm, productForm, readLot, readProduct } from "./productForm";
-import { SideForm, type SideFormProps } from "./SideForm";
+
+const AddJar = dynamic(() => import("./SideForms").then((module) => module.AddJar));
+const EditProduct = dynamic(() => import("./SideForms").then((module) => module.EditProduct));
+const WeighJar = dynamic(() => import("./SideForms").then((module) => module.WeighJar));
 
 /** The selected product: its figures against its class's, its jars, and who wants it. */
 export function ProductSide({ row }: { row: ProductRow }) {
@@ -98,14 +99,7 @@ function Jar({ lot }: { lot: StockLot }) {
         )}
       </div>
       {lot.changes && lot.changes.length > 0 && <Account changes={lot.changes} />}
-      {open && (
-        <JarForm
-          name={`jar:${lot.id}`}
-          start={lotForm(lot)}
-          save={(value) => send("PUT", `/api/cabinet/lots/${lot.id}`, { version: lot.version, ...value })}
-          close={() => setOpen(false)}
-        />
-      )}
+      {open && <WeighJar lot={lot} close={() => setOpen(false)} />}
     </div>
   );
 }
@@ -131,43 +125,5 @@ function Account({ changes }: { changes: NonNullable<StockLot["changes"]> }) {
         ))}
       </ol>
     </details>
-  );
-}
-
-function AddJar({ product, close }: { product: string; close: () => void }) {
-  const id = useRef<string>(undefined);
-  return (
-    <JarForm
-      name={`new-jar:${product}`}
-      start={{ ...EMPTY_LOT, label: "" }}
-      save={(value) => {
-        id.current ??= crypto.randomUUID();
-        return send("POST", `/api/cabinet/products/${product}/lots`, { id: id.current, ...value });
-      }}
-      close={close}
-    />
-  );
-}
-
-function JarForm(props: Pick<SideFormProps<LotForm, LotValue>, "name" | "start" | "save" | "close">) {
-  return (
-    <SideForm {...props} read={readLot} button="Save the jar">
-      {(form, errors) => <LotFields form={form} errors={errors} />}
-    </SideForm>
-  );
-}
-
-function EditProduct({ product, close }: { product: StockProduct; close: () => void }) {
-  return (
-    <SideForm
-      name={`product:${product.id}`}
-      start={productForm(product)}
-      read={readProduct}
-      save={(value) => send("PUT", `/api/cabinet/products/${product.id}`, { version: product.version, ...value })}
-      button="Save the product"
-      close={close}
-    >
-      {(form, errors) => <ProductFields form={form} errors={errors} name={form.watch("class")} />}
-    </SideForm>
   );
 }

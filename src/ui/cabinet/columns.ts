@@ -40,7 +40,7 @@ export function rowsOf(products: readonly StockProduct[], needs: readonly Need[]
 const sum = (list: readonly number[]) => list.reduce((total, each) => total + each, 0);
 const first = (dates: readonly string[]): string | undefined => [...dates].sort()[0];
 
-export type SortKey = "name" | "left" | "opened" | "expires" | "price";
+type SortKey = "name" | "left" | "opened" | "expires" | "price";
 
 const LATE = "9999";
 

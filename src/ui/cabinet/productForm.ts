@@ -2,6 +2,7 @@ import { type ClassName, classRow, FIGURE_ROWS, type Figure, type Figures, figur
 import { plain } from "@/core/units";
 import type { StockLot, StockProduct } from "@/core/views/stock";
 import { parseNumber } from "../forms/parse";
+import type { Read } from "../forms/read";
 
 /** A product as it is typed: text until it is read. */
 export interface ProductForm {
@@ -21,9 +22,6 @@ export interface LotForm {
 }
 
 export const EMPTY_LOT: LotForm = { label: "1", size_g: "", left_g: "", opened: "", expires: "", price_eur: "" };
-
-export type Errors = Readonly<Record<string, string>>;
-export type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly errors: Errors };
 
 export function productForm({ class: name, name: called, figures }: StockProduct): ProductForm {
   const typed = FIGURE_ROWS.flatMap(({ figure }) => (figures[figure] ? [[figure, rangeWords(figures[figure])]] : []));

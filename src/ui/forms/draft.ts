@@ -5,7 +5,10 @@ import type { FieldValues, UseFormReturn } from "react-hook-form";
 const PREFIX = "wanderjahr:draft:";
 
 /** Keeps what is typed in a form on this device until it is saved, so that a closed tab loses nothing. */
-export function useDraft<T extends FieldValues>(name: string, form: UseFormReturn<T>): { restored: boolean; clear: () => void } {
+export function useDraft<T extends FieldValues>(
+  name: string,
+  form: Pick<UseFormReturn<T>, "reset" | "watch" | "getValues">,
+): { restored: boolean; clear: () => void } {
   const key = PREFIX + name;
   const [restored, setRestored] = useState(false);
   const { reset, watch, getValues } = form;

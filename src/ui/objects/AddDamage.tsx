@@ -1,10 +1,12 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { useId, useRef, useState } from "react";
-import { useForm } from "react-hook-form";
+import { useId, useRef } from "react";
+import { FormEnd, Restored } from "../forms/FormEnd";
+import type { Read } from "../forms/read";
 import { send } from "../forms/send";
 import { TextField } from "../forms/TextField";
-import { errorsByPath, missingInPart, PartFields, type PartForm, type PieceErrors } from "./PieceFields";
+import { useSavedForm } from "../forms/useSavedForm";
+import { missingInPart, PartFields, type PartForm, unless } from "./PieceFields";
 
 interface Props {
   readonly piece: string;
@@ -20,40 +22,37 @@ interface DamageForm {
 
 const OTHER = "other";
 
+function readDamage({ title, where, part }: DamageForm): Read<DamageForm> {
+  return unless(
+    {
+      ...(title.trim() === "" ? { title: "Say in two words what is to be mended." } : {}),
+      ...(where === OTHER ? missingInPart(part, "part.") : {}),
+    },
+    { title: title.trim(), where, part },
+  );
+}
+
 /** Each damage is met by a treatment of its own, on the part where it is. */
 export function AddDamage({ piece, parts }: Props) {
   const router = useRouter();
   const at = useId();
-  const form = useForm<DamageForm>({
-    defaultValues: { title: "", where: parts[0]?.id ?? OTHER, part: { name: "", substrate: "", finish: "" } },
-  });
-  const [errors, setErrors] = useState<PieceErrors>({});
-  const [trouble, setTrouble] = useState("");
   // one pair of ids a form: pressing twice makes one damage
   const ids = useRef<{ readonly id: string; readonly part: string }>(undefined);
-  const where = form.watch("where");
-  const add = form.handleSubmit(async ({ title, part }) => {
-    const missing: PieceErrors = {
-      ...(title.trim() === "" ? { title: "Say in two words what is to be mended." } : {}),
-      ...(where === OTHER ? missingInPart(part, "part.") : {}),
-    };
-    setErrors(missing);
-    if (Object.keys(missing).length > 0) return;
-    ids.current ??= { id: crypto.randomUUID(), part: crypto.randomUUID() };
-    const known = parts.find(({ id }) => id === where);
-    const sent = await send<{ id: string }>("POST", `/api/pieces/${piece}/treatments`, {
-      id: ids.current.id,
-      title: title.trim(),
-      part: known ?? { id: ids.current.part, ...part },
-    });
-    if (sent.ok) router.push(`/treatments/${sent.value.id}/survey`);
-    else {
-      setErrors(errorsByPath(sent.problem.errors));
-      setTrouble(sent.problem.detail);
-    }
+  const { form, errors, submit, restored, ...end } = useSavedForm({
+    name: `damage:${piece}`,
+    start: { title: "", where: parts[0]?.id ?? OTHER, part: { name: "", substrate: "", finish: "" } } as DamageForm,
+    read: readDamage,
+    save: ({ title, where, part }) => {
+      ids.current ??= { id: crypto.randomUUID(), part: crypto.randomUUID() };
+      const known = parts.find(({ id }) => id === where) ?? { id: ids.current.part, ...part };
+      return send<{ id: string }>("POST", `/api/pieces/${piece}/treatments`, { id: ids.current.id, title, part: known });
+    },
+    saved: ({ id }) => router.push(`/treatments/${id}/survey`),
   });
+  const where = form.watch("where");
   return (
-    <form className="grid gap-2 pt-3" onSubmit={add} noValidate>
+    <form className="grid gap-2 pt-3" onSubmit={submit} noValidate>
+      <Restored when={restored} />
       <TextField
         label="What else is to be mended?"
         field={form.register("title")}
@@ -75,14 +74,7 @@ export function AddDamage({ piece, parts }: Props) {
         </select>
       </div>
       {where === OTHER && <PartFields form={form} errors={errors} at="part." />}
-      {trouble !== "" && (
-        <p className="wrong-note" role="alert">
-          {trouble}
-        </p>
-      )}
-      <button type="submit" className="btn justify-self-start">
-        Add the damage
-      </button>
+      <FormEnd save="Add the damage" className="btn" {...end} />
     </form>
   );
 }

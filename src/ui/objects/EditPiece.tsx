@@ -1,22 +1,11 @@
 "use client";
-import { useRouter } from "next/navigation";
-import { useState } from "react";
-import { useFieldArray, useForm } from "react-hook-form";
+import { useFieldArray } from "react-hook-form";
 import type { Finish, PieceKind, Substrate } from "@/core/catalogue";
-import type { Problem } from "@/core/problem";
-import { useDraft } from "../forms/draft";
+import { FormEnd, Restored } from "../forms/FormEnd";
+import type { Read } from "../forms/read";
 import { send } from "../forms/send";
-import { Sign } from "../signs/Sign";
-import {
-  errorsByPath,
-  missingFields,
-  missingInPart,
-  PartFields,
-  type PartForm,
-  type PieceErrors,
-  PieceFields,
-  type PieceForm,
-} from "./PieceFields";
+import { useSavedForm } from "../forms/useSavedForm";
+import { missingFields, missingInPart, PartFields, type PartForm, PieceFields, type PieceForm, unless } from "./PieceFields";
 
 export interface PieceHead {
   readonly id: string;
@@ -32,36 +21,24 @@ interface EditForm extends PieceForm {
   readonly parts: ReadonlyArray<PartForm & { readonly part_id: string }>;
 }
 
+function readPiece({ parts, ...piece }: EditForm): Read<object> {
+  const missing = { ...missingFields(piece), ...Object.assign({}, ...parts.map((part, i) => missingInPart(part, `parts.${i}.`))) };
+  return unless(missing, { ...piece, parts: parts.map(({ part_id: id, ...part }) => ({ id, ...part })) });
+}
+
 /** Correct what is known of a piece; an edit made meanwhile in another window is told, not overwritten. */
 export function EditPiece({ piece }: { piece: PieceHead }) {
-  const router = useRouter();
   const { parts, title, reference, owner_reference, kind } = piece;
-  const form = useForm<EditForm>({
-    defaultValues: { title, reference, owner_reference, kind, parts: parts.map(({ id: part_id, ...part }) => ({ part_id, ...part })) },
+  const { form, errors, submit, restored, ...end } = useSavedForm({
+    name: `piece:${piece.id}`,
+    start: { title, reference, owner_reference, kind, parts: parts.map(({ id: part_id, ...part }) => ({ part_id, ...part })) } as EditForm,
+    read: readPiece,
+    save: (value) => send("PUT", `/api/pieces/${piece.id}`, { version: piece.version, ...value }),
   });
   const rows = useFieldArray({ control: form.control, name: "parts" });
-  const draft = useDraft(`piece:${piece.id}`, form);
-  const [errors, setErrors] = useState<PieceErrors>({});
-  const [problem, setProblem] = useState<Problem>();
-  const [saved, setSaved] = useState(false);
-  const submit = form.handleSubmit(async ({ parts: typed, ...rest }) => {
-    const missing = { ...missingFields(rest), ...Object.assign({}, ...typed.map((part, i) => missingInPart(part, `parts.${i}.`))) };
-    setErrors(missing);
-    setSaved(false);
-    if (Object.keys(missing).length > 0) return;
-    const sent = await send("PUT", `/api/pieces/${piece.id}`, {
-      version: piece.version,
-      ...rest,
-      parts: typed.map(({ part_id: id, ...part }) => ({ id, ...part })),
-    });
-    setProblem(sent.ok ? undefined : sent.problem);
-    if (!sent.ok) setErrors(errorsByPath(sent.problem.errors));
-    if (sent.ok) draft.clear();
-    setSaved(sent.ok);
-    if (sent.ok || sent.problem.status === 409) router.refresh();
-  });
   return (
     <form onSubmit={submit} noValidate>
+      <Restored when={restored} />
       <div className="form-grid">
         <PieceFields form={form} errors={errors} />
       </div>
@@ -85,19 +62,7 @@ export function EditPiece({ piece }: { piece: PieceHead }) {
       >
         Add a part of other stuff
       </button>
-      {problem && (
-        <div className="notice mx-0" role="alert">
-          <Sign name="never">{problem.title}</Sign>
-          <p>{problem.detail}</p>
-          {problem.status === 409 && <p>The page now shows theirs above; your fields keep yours. Save again to let yours stand.</p>}
-        </div>
-      )}
-      <div className="btn-row mt-4">
-        <button type="submit" className="btn">
-          Save the piece
-        </button>
-        {saved && <Sign name="done">Saved</Sign>}
-      </div>
+      <FormEnd save="Save the piece" className="btn" {...end} />
     </form>
   );
 }

@@ -1,21 +1,12 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { useRef, useState } from "react";
-import { useForm } from "react-hook-form";
-import { useDraft } from "../forms/draft";
-import { isPassing, send } from "../forms/send";
+import { useRef } from "react";
+import { FormEnd, Restored } from "../forms/FormEnd";
+import type { Read } from "../forms/read";
+import { send } from "../forms/send";
 import { TextField } from "../forms/TextField";
-import { SignShape } from "../signs/Sign";
-import {
-  errorsByPath,
-  missingFields,
-  missingInPart,
-  PartFields,
-  type PartForm,
-  type PieceErrors,
-  PieceFields,
-  type PieceForm,
-} from "./PieceFields";
+import { useSavedForm } from "../forms/useSavedForm";
+import { missingFields, missingInPart, PartFields, type PartForm, PieceFields, type PieceForm, unless } from "./PieceFields";
 
 interface NewForm extends PieceForm {
   readonly part: PartForm;
@@ -33,52 +24,35 @@ const EMPTY: NewForm = {
   promised: "",
 };
 
+function readNew({ promised, ...values }: NewForm): Read<object> {
+  const missing = {
+    ...missingFields(values),
+    ...missingInPart(values.part, "part."),
+    ...(values.treatment_title.trim() === "" ? { treatment_title: "Say in two words what is to be mended." } : {}),
+  };
+  return unless(missing, { ...values, ...(promised ? { promised } : {}) });
+}
+
 /** The first piece or the next: what it is, what it is made of; then Survey. */
 export function NewPiece({ title }: { title: string }) {
   const router = useRouter();
-  const form = useForm<NewForm>({ defaultValues: { ...EMPTY, title } });
-  const draft = useDraft(title === "" ? "new-piece" : `new-piece:${title}`, form);
-  const [errors, setErrors] = useState<PieceErrors>({});
-  const [trouble, setTrouble] = useState("");
-  const [busy, setBusy] = useState(false);
   // one pair of ids a form: pressing twice, or again after a lost answer, makes one piece
   const ids = useRef<{ id: string; treatment_id: string }>(undefined);
-  const submit = form.handleSubmit(async (values) => {
-    if (busy) return;
-    const missing = {
-      ...missingFields(values),
-      ...missingInPart(values.part, "part."),
-      ...(values.treatment_title.trim() === "" ? { treatment_title: "Say in two words what is to be mended." } : {}),
-    };
-    setErrors(missing);
-    setTrouble("");
-    if (Object.keys(missing).length > 0) {
-      requestAnimationFrame(() => document.querySelector<HTMLElement>("[aria-invalid=true]")?.focus());
-      return;
-    }
-    setBusy(true);
-    ids.current ??= { id: crypto.randomUUID(), treatment_id: crypto.randomUUID() };
-    const { promised, ...rest } = values;
-    const sent = await send<{ treatment_id: string }>("POST", "/api/pieces", {
-      ...ids.current,
-      ...rest,
-      ...(promised ? { promised } : {}),
-    });
-    if (sent.ok) {
-      draft.clear();
-      router.push(`/treatments/${sent.value.treatment_id}/survey`);
-      router.refresh();
-      return;
-    }
-    setBusy(false);
-    setErrors(errorsByPath(sent.problem.errors));
-    setTrouble(isPassing(sent.problem) ? `${sent.problem.detail} The fields keep what you typed.` : sent.problem.detail);
+  const { form, errors, submit, restored, ...end } = useSavedForm({
+    name: title === "" ? "new-piece" : `new-piece:${title}`,
+    start: { ...EMPTY, title },
+    read: readNew,
+    save: (value) => {
+      ids.current ??= { id: crypto.randomUUID(), treatment_id: crypto.randomUUID() };
+      return send<{ treatment_id: string }>("POST", "/api/pieces", { ...ids.current, ...value });
+    },
+    saved: ({ treatment_id }) => router.push(`/treatments/${treatment_id}/survey`),
   });
   return (
     <form className="form-page" onSubmit={submit} noValidate>
       <h1 className="pb-1">New piece</h1>
       <p className="dim pb-4">Three minutes. Its eight stations come from what you enter here and at Survey.</p>
-      {draft.restored && <p className="pb-3 font-semibold">What you typed last time was kept and is back in the fields.</p>}
+      <Restored when={restored} />
       <div className="form-grid">
         <PieceFields form={form} errors={errors} />
         <PartFields form={form} errors={errors} at="part." />
@@ -92,14 +66,7 @@ export function NewPiece({ title }: { title: string }) {
         />
         <TextField label="Promised for" field={form.register("promised")} error={errors.promised} hint="may stay empty" type="date" />
       </div>
-      {trouble !== "" && (
-        <p className="wrong-note mt-3" role="alert">
-          <SignShape name="never" /> {trouble}
-        </p>
-      )}
-      <button type="submit" className="btn go big mt-5" disabled={busy}>
-        {busy ? "Saving …" : "Enter it, go to Survey"}
-      </button>
+      <FormEnd save="Enter it, go to Survey" className="btn go big" {...end} />
     </form>
   );
 }

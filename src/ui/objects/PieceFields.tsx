@@ -1,6 +1,7 @@
 "use client";
 import type { FieldValues, Path, UseFormReturn } from "react-hook-form";
 import { FINISHES, PIECE_KINDS, SUBSTRATES } from "@/core/catalogue";
+import type { Errors, Read } from "../forms/read";
 import { SelectField } from "../forms/SelectField";
 import { TextField } from "../forms/TextField";
 
@@ -17,9 +18,6 @@ export interface PieceForm {
   readonly kind: string;
 }
 
-/** What is wrong, by path: `title`, `part.name`, `parts.0.finish`. */
-export type PieceErrors = Readonly<Record<string, string>>;
-
 const REQUIRED: Readonly<Record<string, string>> = {
   title: "Give the piece a name.",
   reference: "Give it a mark, so that it is found again.",
@@ -32,21 +30,31 @@ const PART_REQUIRED: Readonly<Record<keyof PartForm, string>> = {
 };
 
 /** What is missing of a piece, field by field, before anything is sent. */
-export function missingFields(values: PieceForm): PieceErrors {
+export function missingFields(values: PieceForm): Errors {
   return missingOf(values, REQUIRED, "");
 }
 
-export function missingInPart(part: PartForm, at: string): PieceErrors {
+export function missingInPart(part: PartForm, at: string): Errors {
   return missingOf(part, PART_REQUIRED, at);
 }
 
-function missingOf(values: object, required: Readonly<Record<string, string>>, at: string): PieceErrors {
+function missingOf(values: object, required: Readonly<Record<string, string>>, at: string): Errors {
   const empty = Object.entries(required).filter(([name]) => ((values as Record<string, string>)[name] ?? "").trim() === "");
   return Object.fromEntries(empty.map(([name, message]) => [at + name, message]));
 }
 
+/** The value as it is sent, where nothing is missing. */
+export const unless = <Value,>(missing: Errors, value: Value): Read<Value> =>
+  Object.keys(missing).length > 0 ? { ok: false, errors: missing } : { ok: true, value };
+
 /** What is known of a piece; the same fields for a new piece and for a correction. */
-export function PieceFields<T extends PieceForm & FieldValues>({ form, errors }: { form: UseFormReturn<T>; errors: PieceErrors }) {
+export function PieceFields<T extends PieceForm & FieldValues>({
+  form,
+  errors,
+}: {
+  form: Pick<UseFormReturn<T>, "register">;
+  errors: Errors;
+}) {
   const register = (name: keyof PieceForm) => form.register(name as Path<T>);
   return (
     <>
@@ -87,7 +95,15 @@ export function PieceFields<T extends PieceForm & FieldValues>({ form, errors }:
 }
 
 /** A part: what it is called, what it is made of, what lies on it. `at` is its path in the form, with the dot. */
-export function PartFields<T extends FieldValues>({ form, errors, at }: { form: UseFormReturn<T>; errors: PieceErrors; at: string }) {
+export function PartFields<T extends FieldValues>({
+  form,
+  errors,
+  at,
+}: {
+  form: Pick<UseFormReturn<T>, "register">;
+  errors: Errors;
+  at: string;
+}) {
   const register = (name: keyof PartForm) => form.register((at + name) as Path<T>);
   return (
     <>
@@ -113,9 +129,4 @@ export function PartFields<T extends FieldValues>({ form, errors, at }: { form: 
       />
     </>
   );
-}
-
-/** The errors of a problem by path, as the fields know them: `/parts/0/name` is `parts.0.name`. */
-export function errorsByPath(errors: ReadonlyArray<{ readonly path: string; readonly message: string }> = []): PieceErrors {
-  return Object.fromEntries(errors.map(({ path, message }) => [path.slice(1).replaceAll("/", "."), message]));
 }

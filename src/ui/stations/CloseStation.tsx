@@ -6,6 +6,7 @@ import type { OwnerLine } from "@/core/close/ownerDates";
 import { figure, formatMinutes } from "@/core/units";
 import type { ClosingView } from "@/core/views/closing";
 import { useDraft } from "../forms/draft";
+import { messagesOf, type Read, resolverOf } from "../forms/read";
 import { fieldOf } from "../forms/send";
 import { TextField } from "../forms/TextField";
 import { useNow, useWall } from "../frame/now";
@@ -112,17 +113,20 @@ function Owner({ owner, full_at }: Props) {
   );
 }
 
+const UNSIGNED = { notes: "", signed_by: "" };
+
+function readSigned({ notes, signed_by }: typeof UNSIGNED): Read<typeof UNSIGNED> {
+  if (signed_by.trim() === "") return { ok: false, errors: { signed_by: "Write your name or initial: the record is signed." } };
+  return { ok: true, value: { notes: notes.trim(), signed_by: signed_by.trim() } };
+}
+
 function SignForm({ treatment, open, operations }: Pick<Props, "treatment" | "open" | "operations">) {
   const log = useLog();
-  const form = useForm({ defaultValues: { notes: "", signed_by: "" } });
+  const form = useForm({ defaultValues: UNSIGNED, resolver: resolverOf(readSigned) });
   const draft = useDraft(`close:${treatment}`, form);
-  const [error, setError] = useState<string>();
-  const told = Object.fromEntries(log.errors.map((each) => [fieldOf(each), each.message]));
-  const submit = form.handleSubmit(async ({ notes, signed_by }) => {
-    setError(signed_by.trim() === "" ? "Write your name or initial: the record is signed." : undefined);
-    if (signed_by.trim() === "") return;
-    const signed = { notes: notes.trim(), signed_by: signed_by.trim(), hands_min: SIGN_MIN, operations: [...operations] };
-    if (await log.write({ kind: "closed", ...signed })) draft.clear();
+  const told = { ...messagesOf(form.formState.errors), ...Object.fromEntries(log.errors.map((each) => [fieldOf(each), each.message])) };
+  const submit = form.handleSubmit(async (signed) => {
+    if (await log.write({ kind: "closed", ...signed, hands_min: SIGN_MIN, operations: [...operations] })) draft.clear();
   });
   return (
     <form className="rule mt-4 grid gap-3 pt-3" onSubmit={submit}>
@@ -142,7 +146,7 @@ function SignForm({ treatment, open, operations }: Pick<Props, "treatment" | "op
         <TextField
           label="I have seen it whole, in raking light. Signed"
           field={form.register("signed_by")}
-          error={error ?? told.signed_by}
+          error={told.signed_by}
           maxLength={200}
           autoComplete="off"
         />

@@ -1,6 +1,5 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { useState } from "react";
 import { useForm } from "react-hook-form";
 import { type Finish, finishRow, type PieceKind, type Stance, type Substrate, substrateRow } from "@/core/catalogue";
 import type { BodyOf } from "@/core/record/events.schema";
@@ -12,6 +11,7 @@ import { figure } from "@/core/units";
 import { useDraft } from "../forms/draft";
 import { FieldError } from "../forms/FieldError";
 import { useKept } from "../forms/kept";
+import { type Errors, messagesOf, type Read, resolverOf } from "../forms/read";
 import { fieldOf } from "../forms/send";
 import { TextField } from "../forms/TextField";
 import { Photographs, type PhotographView } from "../stations/Photographs";
@@ -21,16 +21,8 @@ import { Apart } from "./Apart";
 import { ConditionMap, type DamageMark } from "./ConditionMap";
 import { KindField, MeasureFields } from "./DamageFields";
 import { Sketch } from "./Sketch";
-import {
-  drawable,
-  EMPTY_SURVEY,
-  type FormErrors,
-  type ReadSurvey,
-  readSurvey,
-  type SurveyForm,
-  sharedForm,
-  surveyForm,
-} from "./surveyForm";
+import { drawable, EMPTY_SURVEY, type ReadSurvey, readSurvey, type SurveyForm, sharedForm, surveyForm } from "./surveyForm";
+import type { SurveyPart } from "./surveyPart";
 import { Tells } from "./Tells";
 import { useWays } from "./useWays";
 import { Ways } from "./Ways";
@@ -60,6 +52,12 @@ interface Props {
 
 type Way = NonNullable<BodyOf<"surveyed">["way"]>;
 
+/** A survey that can be sent, and the way that was chosen in place of the one taken unasked. */
+interface Checked {
+  readonly survey: Survey;
+  readonly taken: Way | undefined;
+}
+
 /** What a survey takes of a bench hour, min; a working figure, corrected in the record. */
 const SURVEY_MIN = 15;
 
@@ -70,11 +68,14 @@ export function SurveyStation(props: Props) {
   const { treatment, damage, first, parts, stance, survey, surveyEntry, way, shared, damages, mapPhotograph, photographs } = props;
   const router = useRouter();
   const log = useLog();
-  const form = useForm<SurveyForm>({ defaultValues: survey ? surveyForm(survey, way) : shared ? sharedForm(shared) : EMPTY_SURVEY });
+  const form = useForm<SurveyForm, unknown, Checked>({
+    defaultValues: survey ? surveyForm(survey, way) : shared ? sharedForm(shared) : EMPTY_SURVEY,
+    resolver: (typed, ...rest) => resolverOf(readAll)(typed, ...rest),
+  });
   const draft = useDraft(`survey:${treatment}:${damage}`, form);
-  const [errors, setErrors] = useState<FormErrors>({});
   const values = form.watch();
-  const told: FormErrors = { ...Object.fromEntries(log.errors.map((error) => [fieldOf(error), error.message])), ...errors };
+  const refused = Object.fromEntries(log.errors.map((error) => [fieldOf(error), error.message]));
+  const told: Errors = { ...refused, ...messagesOf(form.formState.errors) };
   const [title, keepTitle, forgetTitle] = useKept(`survey-title:${treatment}:${damage}`, props.title ?? "");
   const [part_id, keepPart, forgetPart] = useKept(`survey-part:${treatment}:${damage}`, props.part_id);
   const chosenPart = parts.find(({ id }) => id === part_id);
@@ -82,20 +83,18 @@ export function SurveyStation(props: Props) {
   const piece = { ...props.piece, ...(chosenPart ? { substrate: chosenPart.substrate, finish: chosenPart.finish } : {}) };
   const ways = useWays(treatment, values, stance, part_id);
   const [on, finish] = [substrateRow(piece.substrate), finishRow(piece.finish)];
-  const save = async () => {
-    const typed = form.getValues();
+  const readAll = (typed: SurveyForm): Read<Checked> => {
     const read = readSurvey(typed);
-    const unasked = ways.ways.find(({ preselected }) => preselected)?.way;
-    const taken = wayOf(typed, unasked);
+    const taken = wayOf(typed, ways.ways.find(({ preselected }) => preselected)?.way);
     const wrong = {
       ...errorsIn(read, taken),
       ...(first || title.trim() !== "" ? {} : { title: "Name it, so that it can be told from the others." }),
     };
-    setErrors(wrong);
-    if (!read.ok || Object.keys(wrong).length > 0) {
-      requestAnimationFrame(() => document.querySelector<HTMLElement>("[aria-invalid=true]")?.focus());
-      return;
-    }
+    if (!read.ok || Object.keys(wrong).length > 0) return { ok: false, errors: wrong };
+    return { ok: true, value: { survey: read.survey, taken } };
+  };
+  const showWrong = () => void requestAnimationFrame(() => document.querySelector<HTMLElement>("[aria-invalid=true]")?.focus());
+  const save = form.handleSubmit(async (read) => {
     const body = {
       kind: "surveyed",
       damage,
@@ -103,24 +102,17 @@ export function SurveyStation(props: Props) {
       ...(title.trim() === "" ? {} : { title: title.trim() }),
       survey: read.survey,
       hands_min: SURVEY_MIN,
-      ...(taken ? { way: taken } : {}),
+      ...(read.taken ? { way: read.taken } : {}),
     } as const;
     if (!(await log.write(body, surveyEntry ? { corrects: surveyEntry } : {}))) return;
     draft.clear();
     forgetTitle();
     forgetPart();
     router.push(`/treatments/${treatment}/match?damage=${damage}`);
-  };
-  const part_ = { form, values, errors: told };
+  }, showWrong);
+  const part_: SurveyPart = { form, values, errors: told };
   return (
-    <form
-      id={FORM_ID}
-      onSubmit={(event) => {
-        event.preventDefault();
-        void save();
-      }}
-      noValidate
-    >
+    <form id={FORM_ID} onSubmit={save} noValidate>
       <div className="survey-top">
         <div className="col-rule">
           <ConditionMap
@@ -135,7 +127,7 @@ export function SurveyStation(props: Props) {
         <div>
           <div className="survey-damage">
             <div>
-              {!first && <Which title={title} setTitle={keepTitle} error={errors.title} parts={parts} part={part_id} setPart={keepPart} />}
+              {!first && <Which title={title} setTitle={keepTitle} error={told.title} parts={parts} part={part_id} setPart={keepPart} />}
               <KindField {...part_} />
               <Drawing values={values} substrate={piece.substrate} finish={piece.finish} part={part} />
             </div>
@@ -162,7 +154,7 @@ export function SurveyStation(props: Props) {
   );
 }
 
-function errorsIn(read: ReadSurvey, way: Way | undefined): FormErrors {
+function errorsIn(read: ReadSurvey, way: Way | undefined): Errors {
   return { ...(read.ok ? {} : read.errors), ...(way?.reason === "" ? { way_reason: "Say why, in a few words." } : {}) };
 }
 

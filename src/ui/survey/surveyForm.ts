@@ -4,6 +4,7 @@ import { type Damage, lacksSection, MEASURES, type Measure } from "@/core/survey
 import type { Service, Survey } from "@/core/survey/survey.schema";
 import { parseLength, plain } from "@/core/units";
 import { parseNumber } from "../forms/parse";
+import type { Errors } from "../forms/read";
 
 /** The survey as it is typed: text until it is read. */
 export interface SurveyForm {
@@ -43,8 +44,7 @@ export const EMPTY_SURVEY: SurveyForm = {
   way_reason: "",
 };
 
-export type FormErrors = Readonly<Record<string, string>>;
-export type ReadSurvey = { readonly ok: true; readonly survey: Survey } | { readonly ok: false; readonly errors: FormErrors };
+export type ReadSurvey = { readonly ok: true; readonly survey: Survey } | { readonly ok: false; readonly errors: Errors };
 
 /** A survey on record, as a form to go on from. */
 export function surveyForm(

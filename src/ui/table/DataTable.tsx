@@ -103,7 +103,7 @@ export function DataTable<Row extends object>({ columns, rows, idOf, here, enter
 function Gap({ px, columns }: { px: number; columns: number }) {
   if (px <= 0) return null;
   return (
-    <tr aria-hidden="true">
+    <tr>
       <td colSpan={columns} style={{ height: px, padding: 0, border: 0 }} />
     </tr>
   );
