@@ -1,4 +1,4 @@
-import { simulatedClimateSensor as sensor } from "./climateSensor";
+import { handHeld, simulatedClimateSensor as sensor } from "./climateSensor";
 
 const NOON = Date.parse("2026-10-07T12:00:00Z");
 const HOUR = 3_600_000;
@@ -21,4 +21,15 @@ test("history runs from one end to the other, both included, in order", async ()
   const readings = await sensor.history(NOON, NOON + 2.5 * HOUR, HOUR);
   expect(readings.map(({ at }) => Date.parse(at) - NOON)).toEqual([0, HOUR, 2 * HOUR, 2.5 * HOUR]);
   expect(await sensor.history(NOON, NOON, HOUR)).toHaveLength(1);
+});
+
+test("where no sensor is, every hour reads as it was said last", async () => {
+  const held = handHeld({ temp_C: 17, rh_pct: 61 });
+  const readings = await held.history(NOON, NOON + 2 * HOUR, HOUR);
+  expect(readings.map(({ temp_C, rh_pct }) => [temp_C, rh_pct])).toEqual([
+    [17, 61],
+    [17, 61],
+    [17, 61],
+  ]);
+  expect(held.name).toBe("");
 });

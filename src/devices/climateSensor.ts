@@ -7,6 +7,7 @@ export interface ClimateReading {
 
 /** The one interface for a climate sensor; an adapter for a real one stands beside the simulated one. */
 export interface ClimateSensor {
+  /** Empty = nothing reads the air. */
   readonly name: string;
   /** The air at a moment not in the future. */
   read(atMs: number): Promise<ClimateReading>;
@@ -28,12 +29,23 @@ function simulate(atMs: number): ClimateReading {
   };
 }
 
+/** Moments from one to another, both included. */
+const every = (fromMs: number, toMs: number, stepMs: number): number[] =>
+  Array.from({ length: Math.max(0, Math.ceil((toMs - fromMs) / stepMs)) + 1 }, (_, i) => Math.min(toMs, fromMs + i * stepMs));
+
 /** Stands in for a sensor; ships, so that clocks run on something like a real night. */
 export const simulatedClimateSensor: ClimateSensor = {
   name: "simulated sensor",
   read: async (atMs) => simulate(atMs),
-  history: async (fromMs, toMs, stepMs) => {
-    const count = Math.max(0, Math.ceil((toMs - fromMs) / stepMs));
-    return Array.from({ length: count + 1 }, (_, i) => simulate(Math.min(toMs, fromMs + i * stepMs)));
-  },
+  history: async (fromMs, toMs, stepMs) => every(fromMs, toMs, stepMs).map(simulate),
+};
+
+/** Where no sensor is: the air as somebody said it last, for every hour. */
+export const handHeld = (air: Pick<ClimateReading, "temp_C" | "rh_pct">): ClimateSensor => {
+  const at = (ms: number): ClimateReading => ({ at: new Date(ms).toISOString(), temp_C: air.temp_C, rh_pct: air.rh_pct });
+  return {
+    name: "",
+    read: async (atMs) => at(atMs),
+    history: async (fromMs, toMs, stepMs) => every(fromMs, toMs, stepMs).map(at),
+  };
 };

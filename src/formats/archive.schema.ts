@@ -16,7 +16,8 @@ export const Manifest = strict({
   version: Type.Literal(ARCHIVE_VERSION),
   exported_at: instant(),
   /** Absent where nobody has written one. */
-  shop: Type.Optional(ShopSchema),
+  /** Of an older version, what it knew of the shop. */
+  shop: Type.Optional(Type.Partial(ShopSchema)),
   treatments: Type.Integer({ minimum: 0 }),
   photographs: Type.Integer({ minimum: 0 }),
 });

@@ -2,6 +2,7 @@ import type { Finish, PieceKind, Substrate } from "@/core/catalogue";
 import type { ClimatePoint, HandReading } from "@/core/cure/climate";
 import type { LogEntry } from "@/core/record/events.schema";
 import { type StoredEntry, upcast } from "@/core/record/upcast";
+import type { Shop } from "@/core/shop/shop.schema";
 import type { LotChange, StockProduct } from "@/core/views/stock";
 import { likeOf, NOT_REMOVED } from "./lists";
 import type { Em } from "./orm";
@@ -26,8 +27,8 @@ export interface TreatmentRecord {
   readonly log: LogEntry[];
   /** Every part of the piece. */
   readonly parts: PartRecord[];
-  /** The shop's scale, g. */
-  readonly scale_step_g: number | null;
+  /** What is kept of the shop, if anything. */
+  readonly shop: Partial<Shop> | null;
 }
 
 export interface PartRecord {
@@ -51,7 +52,7 @@ export interface PhotographRecord {
 const TREATMENT = `
   select t.id, t.title, t.promised::text, t.version, t.created_at, p.id as piece_id, p.title as piece_title, p.version as piece_version,
     p.reference, p.owner_reference, p.kind, a.id as part_id, a.name as part_name, a.substrate, a.finish,
-    (select (s.data ->> 'scale_step_g')::float8 from shop s) as scale_step_g,
+    (select s.data from shop s) as shop,
     (select coalesce(json_agg(json_strip_nulls(json_build_object('id', l.id, 'seq', l.seq, 'v', l.v, 'at', l.at, 'by', l.by, 'corrects', l.corrects, 'body', l.body))
       order by l.seq), '[]') from log_entry l where l.treatment_id = t.id) as log,
     (select json_agg(json_build_object('id', b.id, 'name', b.name, 'substrate', b.substrate, 'finish', b.finish) order by b.position)

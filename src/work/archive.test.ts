@@ -1,7 +1,7 @@
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import path from "node:path";
-import { freshShop } from "@/core/shop/shop.schema";
+import { freshShop } from "@/core/shop/shop";
 import { ZipReader, ZipWriter } from "@/formats/zip";
 import { em } from "@/store/orm";
 import { archiveTo, restoreFrom } from "./archive";

@@ -117,9 +117,9 @@ async function photographsIn(zip: ZipReader, id: string): Promise<number> {
 }
 
 /** The shop comes in where nobody has written one yet. */
-async function shopIn(kept: Shop): Promise<void> {
-  const { version } = await shop();
-  if (version === 0) await saveShop({ ...kept, version });
+async function shopIn(kept: Partial<Shop>): Promise<void> {
+  const here = await shop();
+  if (here.version === 0) await saveShop({ ...here, ...kept });
 }
 
 async function json<T>(zip: ZipReader, name: string, schema?: Parameters<typeof check>[0]): Promise<T> {

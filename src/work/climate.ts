@@ -1,12 +1,23 @@
 import { type ClimatePoint, climateSamples } from "@/core/cure/climate";
-import { simulatedClimateSensor } from "@/devices/climateSensor";
+import { type ClimateSensor, handHeld, simulatedClimateSensor } from "@/devices/climateSensor";
 import { ClimateRow } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
 import { climateHours, handReadings, keepHours } from "@/store/queries";
 import { ClimateInput } from "./inputs.schema";
 import { parse } from "./parse";
+import { shop } from "./shop";
 
-const sensor = simulatedClimateSensor;
+/** What reads the air here: the shop's sensor, else whoever set it last by hand. */
+async function sensorHere(em: Em, now: Date): Promise<ClimateSensor> {
+  const { sensor } = await shop();
+  if (sensor === "simulated") return simulatedClimateSensor;
+  const last = (await handReadings(em, now)).findLast(({ source, at }) => source === "hand" && Date.parse(at) <= now.getTime());
+  return handHeld(last ?? ROOM);
+}
+
+/** Air that is taken where nothing ever read it. */
+const ROOM = { temp_C: 20, rh_pct: 50 };
+
 const HOUR = 3_600_000;
 
 export interface Air {
@@ -20,6 +31,7 @@ export interface Air {
 
 /** The air now: as set by hand, else as the sensor reads it. */
 export async function airNow(em: Em, now: Date): Promise<Air> {
+  const sensor = await sensorHere(em, now);
   const reading = (await handReadings(em, now)).findLast(({ at }) => Date.parse(at) <= now.getTime());
   if (reading?.source === "hand")
     return {
@@ -39,9 +51,10 @@ const DAYS_BACK = 400;
 /** The temperature from `since` to a week ahead, for the clocks. */
 export async function climateSince(em: Em, since: Date, now: Date): Promise<ClimatePoint[]> {
   const oldest = now.getTime() - DAYS_BACK * 24 * HOUR;
+  const sensor = await sensorHere(em, now);
   const from = Math.max(oldest, Math.min(since.getTime(), now.getTime() - 24 * HOUR));
   const [hours, reading, hands] = await Promise.all([
-    hoursSince(em, Math.floor(from / HOUR) * HOUR, now.getTime()),
+    hoursSince(em, sensor, Math.floor(from / HOUR) * HOUR, now.getTime()),
     sensor.read(now.getTime()),
     handReadings(em, new Date(from)),
   ]);
@@ -49,7 +62,7 @@ export async function climateSince(em: Em, since: Date, now: Date): Promise<Clim
 }
 
 /** The sensor's hours as they were first read: a clock keeps the air that it was reckoned with, whatever the sensor says later. */
-async function hoursSince(em: Em, from: number, to: number): Promise<ClimatePoint[]> {
+async function hoursSince(em: Em, sensor: ClimateSensor, from: number, to: number): Promise<ClimatePoint[]> {
   const kept = await climateHours(em, new Date(from), new Date(to));
   const known = new Set(kept.map(({ at }) => Date.parse(at)));
   const count = Math.floor((to - from) / HOUR) + 1;

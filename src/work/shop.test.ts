@@ -1,4 +1,4 @@
-import { freshShop } from "@/core/shop/shop.schema";
+import { freshShop } from "@/core/shop/shop";
 import { overview } from "./overview";
 import { saveShop, shop } from "./shop";
 import { chosenTreatment, problemOf, scratchDatabase } from "./testing.fixture";

@@ -1,5 +1,6 @@
 import { cache } from "react";
-import { freshShop, type Shop, shopErrors } from "@/core/shop/shop.schema";
+import { freshShop } from "@/core/shop/shop";
+import { type Shop, shopErrors } from "@/core/shop/shop.schema";
 import { em as openEm } from "@/store/orm";
 import { forgetHeads, keepShop, shopRow } from "@/store/queries";
 import { ShopEdit } from "./inputs.schema";

@@ -1,5 +1,7 @@
 import type { CureInput } from "@/core/cure/cure.schema";
 import { readLog, type Treatment } from "@/core/record/treatment";
+import { freshShop } from "@/core/shop/shop";
+import { toolsOf } from "@/core/shop/tools";
 import type { ActBrief } from "@/core/views/brief";
 import { briefOf } from "@/core/views/briefOf";
 import { type PieceFacts, type Worked, worked } from "@/core/views/worked";
@@ -18,12 +20,12 @@ export const pieceFacts = ({
   kind,
   part_id: part,
   parts,
-  scale_step_g,
-}: Pick<TreatmentRecord, "kind" | "part_id" | "parts" | "scale_step_g">): PieceFacts => ({
+  shop,
+}: Pick<TreatmentRecord, "kind" | "part_id" | "parts" | "shop">): PieceFacts => ({
   kind,
   part,
   parts,
-  ...(scale_step_g === null ? {} : { scale_step_g }),
+  ...(shop === null ? {} : { tools: toolsOf({ ...freshShop("", "UTC"), ...shop }) }),
 });
 
 const UNREADABLE = readLog([]);

@@ -21,15 +21,7 @@ export default async function ShopLayout({ children }: { children: ReactNode }) 
     .map(({ id, piece, title, brief }) => ({ id, piece, title, brief: timedOnly(brief) }))
     .filter(({ brief }) => brief.acts.length > 0);
   return (
-    <Shell
-      place={seen.kept.name}
-      people={seen.kept.people}
-      hours={[seen.kept.from, seen.kept.to]}
-      now={seen.now}
-      timeZone={seen.time_zone}
-      air={seen.air}
-      shelf={shelf}
-    >
+    <Shell place={seen.kept.name} shop={seen.kept} now={seen.now} timeZone={seen.time_zone} air={seen.air} shelf={shelf}>
       {children}
     </Shell>
   );

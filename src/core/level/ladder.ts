@@ -40,11 +40,16 @@ export function ladder(input: LadderInput): LadderResult {
   };
 }
 
-function rungOf({ system, grade }: GradeInput): Rung {
-  const number = Number(String(grade).replace(/^[P#]/, ""));
-  const micron = grainOf({ system, grade: number });
-  if (micron === undefined) throw new RangeError(`${ABRASIVE_SYSTEMS[system].label} ${grade} does not exist`);
-  return { system, grade: number, micron };
+function rungOf(input: GradeInput): Rung {
+  const grade = gradeOf(input);
+  return { ...grade, micron: grainOf(grade) ?? 0 };
+}
+
+/** A grade as it is asked with. @throws {RangeError} on one that its system does not have */
+export function gradeOf({ system, grade }: GradeInput): Grade {
+  const found = { system, grade: Number(String(grade).replace(/^[P#]/, "")) };
+  if (grainOf(found) === undefined) throw new RangeError(`${ABRASIVE_SYSTEMS[system].label} ${grade} does not exist`);
+  return found;
 }
 
 /** Answers in the form of the question: numbers as numbers, "P240" as "P180"; a prefix belongs to its own system. */

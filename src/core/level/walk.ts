@@ -18,15 +18,15 @@ export interface Walk {
 export type LevelEntry = { readonly kind: "grit-done"; readonly grade: Grade } | { readonly kind: "went-back"; readonly to: Grade };
 
 /**
- * The ladder as walked so far: grits ticked off in order; going back to a coarser grade puts that grade and every
+ * The ladder as walked so far, out of `stock` where one is known: grits ticked off in order; going back to a coarser grade puts that grade and every
  * finer one in again from there.
  * @throws {RangeError} on a grade that its system does not have
  */
-export function walk(from: Grade, to: Grade, entries: readonly LevelEntry[]): Walk {
+export function walk(from: Grade, to: Grade, entries: readonly LevelEntry[], stock?: readonly Grade[]): Walk {
   const done: Grade[] = [];
-  let ahead = rungs(from, to);
+  let ahead = rungs(from, to, stock);
   for (const entry of entries) {
-    if (entry.kind === "went-back") ahead = rungs(entry.to, to);
+    if (entry.kind === "went-back") ahead = rungs(entry.to, to, stock);
     else {
       done.push(entry.grade);
       ahead = sameGrade(ahead[0] ?? to, entry.grade) ? ahead.slice(1) : ahead.filter((grade) => finer(grade, entry.grade));
@@ -37,8 +37,11 @@ export function walk(from: Grade, to: Grade, entries: readonly LevelEntry[]): Wa
   return { steps, finished: now === undefined, ...(now ? { now } : {}) };
 }
 
-function rungs(from: Grade, to: Grade): Grade[] {
-  return ladder({ from, to }).steps.map(({ system, grade }) => ({ system, grade: Number(grade) }));
+function rungs(from: Grade, to: Grade, stock: readonly Grade[] | undefined): Grade[] {
+  return ladder({ from, to, ...(stock && stock.length > 0 ? { stock: [...stock] } : {}) }).steps.map(({ system, grade }) => ({
+    system,
+    grade: Number(grade),
+  }));
 }
 
 function finer(a: Grade, b: Grade): boolean {

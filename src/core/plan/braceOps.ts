@@ -1,6 +1,8 @@
+import { drillingOf } from "../join/drilling";
+import type { nearestDrill } from "../join/drills.data";
 import { routerPasses } from "../join/routing";
 import { counted, grams, inSentence, plain } from "../units";
-import { after, type Context, first, linkAt, type PlanLink, type WorkPlace, weigh } from "./context";
+import { after, type Context, first, linkAt, type PlanLink, type Tools, type WorkPlace, weigh } from "./context";
 import type { Draft, Drafts } from "./draft";
 import { dustOf } from "./dust";
 
@@ -86,14 +88,15 @@ function anchors({ shared, size, dust }: LetIn, out: Drafts): void {
   });
 }
 
-function slot({ shared, size, dust }: LetIn, out: Drafts): void {
+function slot({ c, shared, size, dust }: LetIn, out: Drafts): void {
   const { width_mm = 0, depth_mm = 0, length_mm = 0, past_mm = 0, floor_mm = 0, count = 1 } = size;
-  const passes = routerPasses(depth_mm, JIG_MM, BIT_MM);
+  const { jig_mm = JIG_MM, bit_mm = BIT_MM } = c.tools;
+  const passes = routerPasses(depth_mm, jig_mm, bit_mm);
   out.add({
     ...shared,
     name: "slot",
     kind: "drill",
-    text: `Rout ${count > 1 ? `${count} slots` : "the slot"} ${plain(width_mm)} mm wide, ${plain(depth_mm)} mm deep, ${plain(length_mm)} mm long: bit ${plain(passes.projection_mm)} mm out of the base (slot + ${JIG_MM} mm jig), ${counted(passes.passes.length, "pass", "passes")}`,
+    text: `Rout ${count > 1 ? `${count} slots` : "the slot"} ${plain(width_mm)} mm wide, ${plain(depth_mm)} mm deep, ${plain(length_mm)} mm long: bit ${plain(passes.projection_mm)} mm out of the base (slot + ${plain(jig_mm)} mm jig), ${counted(passes.passes.length, "pass", "passes")}`,
     why: `${plain(past_mm)} mm past each end of the break: three heights. One deep pass burns and tears.`,
     done_when: `${plain(floor_mm)} mm of floor stay before the front face`,
     hands_min: [20, 45],
@@ -107,7 +110,7 @@ function hole({ c, shared, size, name, dust }: LetIn, out: Drafts): void {
     ...shared,
     name: "drill",
     kind: "drill",
-    text: holeWords(size, name),
+    text: holeWords(size, name, c.tools.drills),
     why: BRITTLE.includes(c.f.on.family)
       ? "Diamond bit, light hand: dry in soft body, under water in hard; the centre carried over by a transfer point."
       : `The centre carried over by a transfer point, a stop for the depth${size.out_mm === undefined ? ", past both ends of the break" : ""}.`,
@@ -122,11 +125,23 @@ function hole({ c, shared, size, name, dust }: LetIn, out: Drafts): void {
 /** A smaller hole is drilled at once, mm; trade practice. */
 const PILOT_FROM_MM = 3;
 
-function holeWords({ hole_mm, pilot_mm = 1, embed_mm = 0, hole_depth_mm = embed_mm, diameter_mm = 0 }: Size, name: string): string {
+function holeWords(size: Size, name: string, drills: Tools["drills"]): string {
+  const { hole_mm, pilot_mm = 1, embed_mm = 0, hole_depth_mm = embed_mm, diameter_mm = 0 } = size;
   const what = `for the ${name} Ø ${plain(diameter_mm)} mm`;
-  if (hole_mm === undefined) return `Drill Ø ${plain(pilot_mm)} mm, ${plain(embed_mm)} mm deep, ${what}, which cuts its own thread`;
-  const pilot = hole_mm < PILOT_FROM_MM ? "" : `: pilot ${plain(pilot_mm)} mm first`;
-  return `Drill Ø ${plain(hole_mm)} mm, ${plain(hole_depth_mm)} mm deep, ${what}${pilot}`;
+  const found = new Map(drillingOf(size, drills ?? []).holes.map(({ hole: which, found: drill }) => [which, drill]));
+  const bit = (which: "pilot" | "hole", wanted_mm: number) => `${plain(wanted_mm)} mm${drills ? nearest(wanted_mm, found.get(which)) : ""}`;
+  if (hole_mm === undefined) return `Drill Ø ${bit("pilot", pilot_mm)}, ${plain(embed_mm)} mm deep, ${what}, which cuts its own thread`;
+  const pilot = hole_mm < PILOT_FROM_MM ? "" : `: pilot ${bit("pilot", pilot_mm)} first`;
+  return `Drill Ø ${bit("hole", hole_mm)}, ${plain(hole_depth_mm)} mm deep, ${what}${pilot}`;
+}
+
+/** A drill further off than this is no drill for the hole, share. */
+const DRILL_OFF = 0.15;
+
+/** The drill to take, where it is not the very size. */
+function nearest(wanted_mm: number, found: ReturnType<typeof nearestDrill>): string {
+  if (!found || Math.abs(found.off_mm) > wanted_mm * DRILL_OFF) return " (no drill in the drawer comes near: get one)";
+  return Math.abs(found.off_mm) > 0.05 ? ` (nearest in the drawer: ${found.drill.label})` : "";
 }
 
 const isRod = ({ kind, place, c }: LetIn): boolean => kind === "wire" || (place.name === "core" && c.damage.kind === "tip");

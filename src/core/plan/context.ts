@@ -1,4 +1,5 @@
-import { type MaterialClass, type OpFacts, type Range, type Role, WASTE_PCT } from "../catalogue";
+import { type Grade, type MaterialClass, type OpFacts, type Range, type Role, WASTE_PCT } from "../catalogue";
+import type { Drill } from "../join/drills.data";
 import type { SizedBrace } from "../join/sizing";
 import { massShares } from "../mix/mix";
 import type { Damage } from "../survey/measures.data";
@@ -8,9 +9,16 @@ import { type Air, type Lag, lagOf } from "./lag";
 import { densityOf, type PlanLink, type WorkPlace } from "./links";
 import type { FoundLayers } from "./reached";
 
+/** What the shop has to work with. */
 export interface Tools {
   readonly scale_step_g: number;
-  readonly grits?: ReadonlyArray<{ readonly system: string; readonly grade: number }>;
+  /** Papers and cloths in the drawer; absent = every grade is taken to be there. */
+  readonly grits?: readonly Grade[];
+  /** Drills in the drawer; absent = every size is. */
+  readonly drills?: readonly Drill[];
+  /** Thickness of the jig that the router rides on, and the width of its bit. */
+  readonly jig_mm?: number;
+  readonly bit_mm?: number;
 }
 
 /** All that the operations of one damage follow from. */

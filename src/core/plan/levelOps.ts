@@ -1,5 +1,6 @@
 import { type Finish, type Grade, gradeLabel, grainOf } from "../catalogue";
 import { LADDER_ENDS, LADDER_STARTS, lubricantOf } from "../level/plan.data";
+import { isStocked, stocked } from "../level/stocked";
 import { walk } from "../level/walk";
 import { grams, inSentence, plain } from "../units";
 import { after, type Context, first, linkAt, placesWith, told, type Weighed, type WorkPlace, wastePct, weigh } from "./context";
@@ -105,16 +106,18 @@ function rungs(
   start: Need[],
   out: Drafts,
 ): Need[] {
-  const { steps } = walk(from, to, []);
+  const stock = c.tools.grits;
+  const ends = stock ? ([stocked(from, stock), stocked(to, stock, true)] as const) : ([from, to] as const);
+  const { steps } = walk(...ends, [], stock);
   return steps.reduce((needs, { grade }, i) => {
     const before = offGlaze(c, places, grade, steps[i - 1]?.grade, needs, out);
     const label = gradeLabel(grade);
-    const top = `${fill.charAt(0).toUpperCase()}${fill.slice(1)} stands proud; to ${gradeLabel(to)}: ${because}.`;
+    const top = `${fill.charAt(0).toUpperCase()}${fill.slice(1)} stands proud; to ${gradeLabel(ends[1])}: ${because}.`;
     out.add({
       ...base(c, places),
       name: `grit-${label}`,
       kind: "grit",
-      text: `Sand with ${label}${how(c, film)}${where(c, grade)}`,
+      text: `Sand with ${label}${isStocked(grade, stock) ? "" : " (none in the drawer: get a sheet)"}${how(c, film)}${where(c, grade)}`,
       why: i === 0 ? top : `Until the scratches of ${gradeLabel(steps[i - 1]?.grade ?? grade)} are gone.`,
       done_when: i === 0 ? "it is level by straight edge and fingertip" : "no scratch of the grade before is left in raking light",
       hands_min: sheet || film ? [4, 10] : [3, 9],

@@ -14,6 +14,7 @@ import {
   type Substrate,
 } from "../catalogue";
 import { BRACE_KINDS } from "../join/brace.schema";
+import { GradeInput } from "../level/ladder.schema";
 import { LinkByHand } from "../match/match.schema";
 import { PLACE_KINDS } from "../survey/place";
 import { STANCE_SCHEMA, SurveySchema } from "../survey/survey.schema";
@@ -112,7 +113,7 @@ export const PlanInput = strict({
   tools: Type.Optional(
     strict({
       scale_step_g: Type.Optional(above0(100)),
-      grits: Type.Optional(Type.Array(strict({ system: text(20), grade: Type.Union([Type.Number(), text(20)]) }), { maxItems: 300 })),
+      grits: Type.Optional(Type.Array(GradeInput, { maxItems: 300 })),
       drills: Type.Optional(Type.Array(above0(200), { maxItems: 300 })),
     }),
   ),

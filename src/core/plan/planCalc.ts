@@ -1,6 +1,8 @@
 import type { Station } from "../catalogue";
+import { gradeOf } from "../level/ladder";
 import { type Place, volumeOf } from "../survey/place";
-import { present } from "../units";
+import { plain, present } from "../units";
+import type { Tools } from "./context";
 import { type DoneFacts, markFacts, type OpMark } from "./operation";
 import type { PlanInput, PlanResult } from "./plan.schema";
 import { type Repair, type Round, repairOf } from "./repair";
@@ -55,13 +57,17 @@ export function planned({ piece, damages, stance, climate, at, entries = [], too
     damages: inputs,
     stance,
     air: climate,
-    tools: { scale_step_g: tools?.scale_step_g ?? SCALE_STEP_G },
+    tools: toolsOf(tools),
     rounds,
     marks,
     at: Date.parse(at),
   });
   checkRefers(repair, inputs, marks, rounds);
   return repair;
+}
+
+function toolsOf({ scale_step_g = SCALE_STEP_G, grits, drills }: NonNullable<PlanInput["tools"]> = {}): Tools {
+  return { scale_step_g, ...present({ grits: grits?.map(gradeOf), drills: drills?.map((mm) => ({ label: `${plain(mm, 2)} mm`, mm })) }) };
 }
 
 function readEntries(entries: NonNullable<PlanInput["entries"]>): { rounds: Omit<Round, "round">[]; marks: Map<string, OpMark> } {

@@ -2,6 +2,7 @@ import type { Finish, PieceKind, Substrate } from "../catalogue";
 import type { CureInput } from "../cure/cure.schema";
 import { type StageTime, stageTimes } from "../cure/running";
 import type { Shelf } from "../match/case";
+import type { Tools } from "../plan/context";
 import type { DamageInput } from "../plan/damageContext";
 import type { Air } from "../plan/lag";
 import { markFacts, type OpMark } from "../plan/operation";
@@ -16,8 +17,8 @@ export interface PieceFacts {
   /** The part of the first damage, and every part of the piece. */
   readonly part: string;
   readonly parts: ReadonlyArray<{ readonly id: string; readonly substrate: Substrate; readonly finish: Finish }>;
-  /** What the shop's scale tells apart, g. */
-  readonly scale_step_g?: number;
+  /** What the shop has to work with; absent = as a shop is taken to have it. */
+  readonly tools?: Tools;
 }
 
 /** A clock that an operation started. Ms since the epoch. */
@@ -70,7 +71,7 @@ export function worked(
     damages,
     stance: treatment.stance,
     air,
-    tools: { scale_step_g: piece.scale_step_g ?? SCALE_STEP_G },
+    tools: piece.tools ?? { scale_step_g: SCALE_STEP_G },
     rounds: treatment.rounds.map(({ at, body: { station, places, because, low_mm } }) => ({
       station,
       places,

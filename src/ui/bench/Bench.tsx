@@ -2,10 +2,11 @@
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { PieceKind } from "@/core/catalogue";
+import { isOpen } from "@/core/shop/shop";
 import { formatMinutes } from "@/core/units";
 import { actAt, type BriefAct, type NextAct, waitsAt } from "@/core/views/brief";
 import { useShortcut } from "../frame/keys";
-import { useNow, useWall } from "../frame/now";
+import { useNow, useShop, useWall } from "../frame/now";
 import { Tokens } from "../operations/Tokens";
 import type { ShelfItem } from "../shelf/Shelf";
 import { PieceIcon } from "../signs/PieceIcon";
@@ -217,6 +218,7 @@ function AllWaiting({ next }: { next: Waiting | undefined }) {
 function HandsOff({ waiting }: { waiting: readonly Waiting[] }) {
   const now = useNow();
   const wall = useWall();
+  const shop = useShop();
   return (
     <aside className="hands-off" aria-label="Hands off">
       <h2>
@@ -241,7 +243,7 @@ function HandsOff({ waiting }: { waiting: readonly Waiting[] }) {
               </span>
               <span className={`off-time ${when.length > 5 ? "long" : ""}`}>
                 {when}
-                <small>{formatMinutes(Math.max(1, (at - now) / 60_000))}</small>
+                <small>{isOpen(shop, at, wall) ? formatMinutes(Math.max(1, (at - now) / 60_000)) : "nobody is here then"}</small>
               </span>
             </Link>
           );

@@ -51,7 +51,9 @@ function ClimateForm({ air, close }: { air: Air; close: () => void }) {
       <p>
         {air.source === "hand" && air.since
           ? `Set by hand at ${wall.stamp(Date.parse(air.since))}. All clocks run on this figure until you give it back to the sensor.`
-          : `Read by the ${air.sensor}. Clocks run on what it read, and ahead on the last 24 hours over again.`}
+          : air.sensor === ""
+            ? "No sensor reads the air here. Clocks run on this figure until you set another."
+            : `Read by the ${air.sensor}. Clocks run on what it read, and ahead on the last 24 hours over again.`}
       </p>
       <NumberField name="temp_C" label="Temperature" unit="°C" value={temp} onChange={setTemp} error={errors.temp_C} />
       <NumberField name="rh_pct" label="Humidity" unit="% RH" value={rh} onChange={setRh} error={errors.rh_pct} />

@@ -1,21 +1,22 @@
 "use client";
 import { createContext, type ReactNode, useContext, useEffect, useMemo, useRef, useState } from "react";
+import { freshShop, minutesOf } from "@/core/shop/shop";
+import type { Shop } from "@/core/shop/shop.schema";
 import { type Wall, wall } from "@/core/units";
 
-interface Shop {
+interface Here {
   /** The server's time when it rendered, ms since the epoch: the clocks of tablets are not trusted. */
   readonly start: number;
   readonly timeZone: string;
-  /** When the day begins and ends, `08:00`. */
-  readonly hours?: readonly [from: string, to: string] | undefined;
+  /** What is kept of the shop; absent while the record is away. */
+  readonly shop?: Shop;
 }
 
-const ShopContext = createContext<Shop>({ start: 0, timeZone: "UTC" });
+const ShopContext = createContext<Here>({ start: 0, timeZone: "UTC" });
 
-/** Gives every part of a page the shop's time and time zone. */
-export function ShopTime({ start, timeZone, hours, children }: Shop & { children: ReactNode }) {
-  const [from, to] = hours ?? [];
-  const value = useMemo(() => ({ start, timeZone, ...(from && to ? { hours: [from, to] as const } : {}) }), [start, timeZone, from, to]);
+/** Gives every part of a page the shop, its time and its time zone. */
+export function ShopTime({ start, timeZone, shop, children }: Here & { children: ReactNode }) {
+  const value = useMemo(() => ({ start, timeZone, ...(shop ? { shop } : {}) }), [start, timeZone, shop]);
   return <ShopContext value={value}>{children}</ShopContext>;
 }
 
@@ -24,11 +25,16 @@ export function useWall(): Wall {
   return wall(useContext(ShopContext).timeZone);
 }
 
+/** The shop, else as one is taken to be. */
+export function useShop(): Shop {
+  const { shop, timeZone } = useContext(ShopContext);
+  return shop ?? freshShop("", timeZone);
+}
+
 /** The shop's working day in minutes since midnight; eight to six where nothing is kept. */
 export function useWorkingDay(): { readonly begins: number; readonly ends: number } {
-  const [from = "08:00", to = "18:00"] = useContext(ShopContext).hours ?? [];
-  const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3));
-  return { begins: minutes(from), ends: minutes(to) };
+  const { from, to } = useShop();
+  return { begins: minutesOf(from), ends: minutesOf(to) };
 }
 
 /** The time now, in ms since the epoch, told anew every `everyMs`. The first rendering is the server's. */

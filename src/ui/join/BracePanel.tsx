@@ -13,6 +13,7 @@ import { figure, plain } from "@/core/units";
 import { useKept } from "../forms/kept";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
+import { useShop } from "../frame/now";
 import { Sign, type SignName } from "../signs/Sign";
 import { Sketch } from "../survey/Sketch";
 import { BraceOption } from "./BraceOption";
@@ -20,7 +21,6 @@ import { BraceRecorder } from "./BraceRecorder";
 import { Drilling } from "./Drilling";
 import { Router } from "./Router";
 import { SafetyBar } from "./SafetyBar";
-import { useToolDrawer } from "./toolDrawer";
 
 interface Props {
   readonly treatment: string;
@@ -47,8 +47,8 @@ export function BracePanel({ treatment, damage, question, hatch, planned, record
   const asked = askedWith(question, load, lever);
   const found = brace(asked);
   const kind = shownOf(found, picked);
-  const tools = useToolDrawer();
-  const options = [...sizedFor(asked).map((each) => asSold(each, asked, tools.drawer.set)), NONE];
+  const shop = useShop();
+  const options = [...sizedFor(asked).map((each) => asSold(each, asked, shop.units === "mm" ? "metric" : "inch")), NONE];
   const option = options.find((each) => each.kind === kind) ?? NONE;
   const reached = safetyWith(option, asked);
   const [sign, word] = JUDGEMENTS[found.needed];
@@ -120,8 +120,8 @@ export function BracePanel({ treatment, damage, question, hatch, planned, record
           />
         ))}
       </div>
-      {kind === "spline" && <Router slot={{ depth_mm: option.size.depth_mm ?? 0, width_mm: option.size.width_mm ?? 0 }} tools={tools} />}
-      <Drilling size={option.size} treatment={treatment} tools={tools} />
+      {kind === "spline" && <Router slot={{ depth_mm: option.size.depth_mm ?? 0, width_mm: option.size.width_mm ?? 0 }} />}
+      <Drilling size={option.size} treatment={treatment} />
       <BraceRecorder
         body={{ damage, joint: asked.joint, brace: kind, size: { ...option.size }, judged_by: loadOf(asked) }}
         against={found.needed === (kind === "none" ? "yes" : "no")}

@@ -1,59 +1,35 @@
 "use client";
 import Link from "next/link";
 import { drillingOf, type Hole } from "@/core/join/drilling";
-import { DRILL_SETS } from "@/core/join/drills.data";
 import type { SizedBrace } from "@/core/join/sizing";
-import { plain } from "@/core/units";
-import { Segmented } from "../forms/Segmented";
-import type { ToolDrawer } from "./toolDrawer";
+import { drillsHere } from "@/core/shop/tools";
+import { counted, plain } from "@/core/units";
+import { useShop } from "../frame/now";
 
 const HOLE_LABELS: Readonly<Record<Hole["hole"], string>> = { pilot: "Pilot", hole: "Hole" };
 
 /** Nearest drills of the set one owns, and the card to lay the bit against; nothing where no hole is drilled. */
-export function Drilling({ size, treatment, tools }: { size: SizedBrace["size"]; treatment: string; tools: ToolDrawer }) {
-  const { drawer, drills, change } = tools;
-  const { holes, depth_mm } = drillingOf(size, drills);
+export function Drilling({ size, treatment }: { size: SizedBrace["size"]; treatment: string }) {
+  const shop = useShop();
+  const { holes, depth_mm } = drillingOf(size, drillsHere(shop));
   if (holes.length === 0) return null;
   const query = new URLSearchParams({
     depth: plain(depth_mm, 1),
     ...Object.fromEntries(holes.map(({ hole, found }) => [hole, found?.drill.label ?? ""])),
   });
-  const without = (label: string) =>
-    drawer.missing.includes(label) ? drawer.missing.filter((each) => each !== label) : [...drawer.missing, label];
   return (
     <section aria-label="Drill card" className="pt-3">
-      <div className="btn-row justify-between">
-        <h3>Drill card</h3>
-        <Segmented
-          label="Drills in the drawer"
-          value={drawer.set}
-          options={[
-            ["metric", "Metric"],
-            ["inch", "Inch fractions"],
-          ]}
-          onChange={(set) => change({ set, missing: [] })}
-        />
-      </div>
+      <h3>Drill card</h3>
       {holes.map((hole) => (
         <HoleLine key={hole.hole} {...hole} />
       ))}
       <p>{plain(depth_mm, 1)} mm deep: pilot first, then the size; a backing block where it comes out, a depth stop on the bit.</p>
-      <details>
-        <summary className="link-btn flex items-center">Which drills lie in the drawer</summary>
-        <div className="chips">
-          {DRILL_SETS[drawer.set].map(({ label }) => (
-            <button
-              key={label}
-              type="button"
-              className="chip"
-              aria-pressed={!drawer.missing.includes(label)}
-              onClick={() => change({ missing: without(label) })}
-            >
-              {label}
-            </button>
-          ))}
-        </div>
-      </details>
+      <p className="dim">
+        Out of {counted(drillsHere(shop).length, "drill")} in the drawer, {shop.units === "mm" ? "metric" : "inch fractions"}.{" "}
+        <Link className="link" href="/shop#tools">
+          Change what lies in it
+        </Link>
+      </p>
       <Link className="link-btn inline-flex items-center" href={`/treatments/${treatment}/drill-card?${query}`}>
         Print it, A6, with the depth as a bar
       </Link>

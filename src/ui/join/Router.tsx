@@ -1,9 +1,10 @@
 "use client";
+import { useState } from "react";
 import { bitError, routerPasses } from "@/core/join/routing";
 import { counted, plain } from "@/core/units";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
-import type { ToolDrawer } from "./toolDrawer";
+import { useShop } from "../frame/now";
 
 interface Slot {
   readonly depth_mm: number;
@@ -13,27 +14,23 @@ interface Slot {
 /** Widest jig and bit that are believed. */
 const MOST_MM = 100;
 
-/** How far the bit stands out, and pass by pass on which riser; the jig and the bit are those of this shop. */
-export function Router({ slot, tools: { drawer, change } }: { slot: Slot; tools: ToolDrawer }) {
-  const [jig, bit] = [sizeIn(drawer.jig_mm), sizeIn(drawer.bit_mm)];
+/** How far the bit stands out, and pass by pass on which riser; the jig and the bit are those of this shop, or others for this slot. */
+export function Router({ slot }: { slot: Slot }) {
+  const shop = useShop();
+  const [typed, setTyped] = useState({ jig_mm: plain(shop.jig_mm), bit_mm: plain(shop.bit_mm) });
+  const change = (to: Partial<typeof typed>) => setTyped({ ...typed, ...to });
+  const [jig, bit] = [sizeIn(typed.jig_mm), sizeIn(typed.bit_mm)];
   const wide = bit.mm === undefined ? undefined : bitError(bit.mm, slot.width_mm);
   return (
     <section aria-label="Router" className="pt-3">
       <h3>Router</h3>
       <div className="grid grid-cols-2 gap-2">
-        <NumberField
-          name="jig_mm"
-          label="Jig"
-          unit="mm"
-          value={drawer.jig_mm}
-          onChange={(jig_mm) => change({ jig_mm })}
-          error={jig.error}
-        />
+        <NumberField name="jig_mm" label="Jig" unit="mm" value={typed.jig_mm} onChange={(jig_mm) => change({ jig_mm })} error={jig.error} />
         <NumberField
           name="bit_mm"
           label="Bit"
           unit="mm"
-          value={drawer.bit_mm}
+          value={typed.bit_mm}
           onChange={(bit_mm) => change({ bit_mm })}
           error={bit.error ?? wide}
         />

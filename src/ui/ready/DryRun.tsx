@@ -7,6 +7,7 @@ import { useKept } from "../forms/kept";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
 import { YesNo } from "../forms/YesNo";
+import { useShop } from "../frame/now";
 import { PieceIcon } from "../signs/PieceIcon";
 import { Sign, type SignName } from "../signs/Sign";
 import { MovableMark, type Place } from "../survey/MovableMark";
@@ -91,6 +92,7 @@ export function DryRun({ damage, of, kind, photograph, adhesive, on, temp_C, rec
         )}
       </div>
       {items.length >= MOST_CLAMPS && <Sign name="soon">{MOST_CLAMPS} are the most: split the assembly.</Sign>}
+      <TooFewClamps set={items.filter((item) => item.kind === "clamp").length} />
       {items.length > 0 && <p className="pt-1">{items.map((item, i) => `${i + 1} ${labelOf(item.kind).toLowerCase()}`).join(", ")}</p>}
       <div className="mt-2 grid gap-2">
         <NumberField
@@ -113,6 +115,16 @@ export function DryRun({ damage, of, kind, photograph, adhesive, on, temp_C, rec
         {missing || (saved ? "The dry run is on record" : "Record the dry run")}
       </button>
     </section>
+  );
+}
+
+function TooFewClamps({ set }: { set: number }) {
+  const { clamps } = useShop();
+  if (clamps === 0 || set <= clamps) return null;
+  return (
+    <Sign name="soon" wrap>
+      {set} clamps are on the map and {clamps} in the shop: press the rest with wedges, weights or tape, or split the assembly.
+    </Sign>
   );
 }
 

@@ -56,7 +56,7 @@ function Damages({ view: { id, treatment, damages }, shown }: { view: StationVie
 function DamageMatch({ view: { id, record, treatment, air, now, products }, damage }: { view: StationView; damage: DamageRecord }) {
   const asked = damageInput(pieceFacts(record), damage);
   const { choose: _choose, ...open } = asked;
-  const found = workOut(open, treatment.stance, air, { scale_step_g: record.scale_step_g ?? SCALE_STEP_G });
+  const found = workOut(open, treatment.stance, air, pieceFacts(record).tools ?? { scale_step_g: SCALE_STEP_G });
   if (found.way.places === undefined)
     return (
       <p className="max-w-[560px] py-4 text-[16px] leading-[22px]">
