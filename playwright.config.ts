@@ -35,10 +35,10 @@ export default defineConfig({
     timezoneId: "Europe/Berlin",
   },
   projects: [
-    { name: "journey", testMatch: /journey|keyboard/, use: { baseURL: address("empty") }, fullyParallel: false, workers: 1 },
+    { name: "journey", testMatch: /journey|keyboard|tools/, use: { baseURL: address("empty") }, fullyParallel: false, workers: 1 },
     {
       name: "demo",
-      testMatch: /demo|faults|views|api|start|survey|cabinet|join|jobs|batch|colour|shop|fill/,
+      testMatch: /demo|faults|views|api|start|survey|cabinet|join|jobs|batch|colour|shop|fill|objects/,
       use: { baseURL: address("demo") },
     },
     { name: "away", testMatch: /away/, use: { baseURL: address("away") } },

@@ -25,7 +25,7 @@ const VIEWS: ReadonlyArray<readonly [name: string, path: () => string]> = [
 ];
 
 for (const [name, path] of VIEWS)
-  test(`${name}: axe finds nothing, no error in the console, no scrolling sideways from desk to phone`, async ({ page }) => {
+  test(`${name}: axe finds nothing at a desk or on a phone, no error in the console, no scrolling sideways`, async ({ page }) => {
     const errors: string[] = [];
     page.on("console", (message) => message.type() === "error" && errors.push(message.text()));
     page.on("pageerror", (error) => errors.push(String(error)));
@@ -39,6 +39,7 @@ for (const [name, path] of VIEWS)
       await page.setViewportSize({ width, height });
       await expectNoSideways(page);
     }
+    await expectAccessible(page);
     expect(errors).toEqual([]);
   });
 
