@@ -209,3 +209,14 @@ test("two operations of one treatment can take of one batch, one after the other
   const { worked } = await treatmentPage(id);
   expect(ops.map((op) => worked?.marks.get(op)?.body)).toEqual(ops.map(() => expect.objectContaining({ batch: wanted.id })));
 });
+
+test("a mix that waited on its device stands at the time when it was stirred, and its clock runs from there", async () => {
+  const takers = [await readyToMix("HF-1"), await readyToMix("HF-2")];
+  await mixBatch({ ...batch(takers), minutes_ago: 25 }, NOW);
+  for (const { id } of takers) {
+    const { worked } = await treatmentPage(id);
+    expect(worked?.marks.get(OP)?.at).toBe(ago(25));
+    expect(worked?.clocks.get(OP)?.start).toBe(Date.parse(ago(25)));
+  }
+  expect((await problemOf(mixBatch({ ...batch(takers), minutes_ago: 9999 }, NOW))).errors?.[0]?.path).toBe("/minutes_ago");
+});

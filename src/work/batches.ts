@@ -10,7 +10,7 @@ import { refreshOpen } from "./heads";
 import { NewBatch } from "./inputs.schema";
 import { climateOf } from "./item";
 import { changeLot, heldLot } from "./jars";
-import { heldTreatment, whatHappened, writeEntry } from "./log";
+import { heldTreatment, momentOf, whatHappened, writeEntry } from "./log";
 import { found, once } from "./once";
 import { parse } from "./parse";
 import { collided, invalid, refused, WorkProblem } from "./problems";
@@ -49,6 +49,7 @@ export async function mixableNow(name: string, now: Date): Promise<readonly Trea
  */
 export async function mixBatch(input: unknown, now: Date): Promise<{ id: string }> {
   const batch = parse(NewBatch, input);
+  const at = momentOf(batch, now);
   const mixed_g = batch.parts.reduce((sum, { actual_g }) => sum + actual_g, 0);
   const wrong = unaccounted(
     mixed_g,
@@ -61,22 +62,28 @@ export async function mixBatch(input: unknown, now: Date): Promise<{ id: string 
     const ids = [...new Set(batch.portions.map(({ treatment }) => treatment))].sort();
     // logs first, in order, then the jar: as a single entry does, so that nobody waits in a circle
     for (const treatment of ids) await heldTreatment(tx, treatment);
-    for (const treatment of ids) await takePortions(tx, batch, treatment, now);
-    await settle(tx, batch, mixed_g, now);
+    for (const treatment of ids) await takePortions(tx, batch, treatment, { at, now });
+    await settle(tx, batch, mixed_g, at);
   });
   return { id: batch.id };
 }
 
 type Portion = NewBatch["portions"][number];
 
+/** When it was mixed, and when it came in. */
+interface Times {
+  readonly at: Date;
+  readonly now: Date;
+}
+
 /** What one treatment takes of a batch, operation by operation. */
-async function takePortions(tx: Em, batch: NewBatch, id: string, now: Date): Promise<void> {
+async function takePortions(tx: Em, batch: NewBatch, id: string, times: Times): Promise<void> {
   const portions = batch.portions.filter(({ treatment }) => treatment === id);
   for (const [i, portion] of portions.entries()) {
     const held = await heldTreatment(tx, id);
     const key = `batch:${batch.id}:${i}`;
     if (await tx.findOne(LogRow, { treatment: id, key })) continue;
-    await named(held.record.piece_title, () => takePortion(tx, held, batch, { ...portion, version: portion.version + i }, key, now));
+    await named(held.record.piece_title, () => takePortion(tx, held, batch, { ...portion, version: portion.version + i }, key, times));
     await tx.flush();
   }
 }
@@ -97,17 +104,17 @@ async function takePortion(
   batch: NewBatch,
   portion: Portion,
   key: string,
-  now: Date,
+  { at, now }: Times,
 ): Promise<void> {
   if (treatment.version !== portion.version) throw collided(whatHappened(record.log, portion.version));
   const air = await airNow(tx, now);
-  const { worked } = workOutRecord(record, air, { constant_C: air.temp_C }, now.getTime());
+  const { worked } = workOutRecord(record, air, { constant_C: air.temp_C }, at.getTime());
   const { class: name, product, lot, lot_id, parts, climate, by } = batch;
   const start = worked && startOfShare(worked, portion, { class: name, climate, parts, ...present({ product, lot, lot_id }) });
   if (!start) throw refused("this mix does not serve there. Its plan may have changed since you opened the page.");
   const hands_min = (batch.hands_min ?? 0) / batch.portions.length;
   const body = { kind: "done", op: portion.op, hands_min, start, batch: batch.id, portion_g: portion.mass_g } as const;
-  await writeEntry(tx, treatment, record, { key, body, at: now, past: false, ...present({ by }) }, now);
+  await writeEntry(tx, treatment, record, { key, body, at, past: false, ...present({ by }) }, now);
 }
 
 /** The batch's own row; of what is left only that which was thrown away comes out of the jar. */

@@ -111,6 +111,8 @@ export const NewBatch = strict({
   left_over: oneOf(["thrown", "kept"] as const),
   climate: strict({ temp_C: celsius(), rh_pct: Type.Number({ minimum: 0, maximum: 100 }) }),
   hands_min: Type.Optional(Type.Number({ minimum: 0, maximum: 10_000 })),
+  /** How long ago it was mixed: it waited on its device. */
+  minutes_ago: Type.Optional(Type.Number({ minimum: 0, maximum: 2880 })),
   by: Type.Optional(line(200)),
 });
 export type NewBatch = Static<typeof NewBatch>;

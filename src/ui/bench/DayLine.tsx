@@ -43,7 +43,7 @@ export function DayLine({ all }: { all: readonly Timed[] }) {
           .sort((a, b) => a.from - b.from)
           .map((window) => (
             <p key={window.name} className="grid min-h-[36px] grid-cols-[96px_minmax(0,1fr)] items-baseline border-b border-ash-deep py-1">
-              <b className="text-[18px]">{window.from <= now ? "now" : wall.when(window.from, now)}</b>
+              <b className="text-title">{window.from <= now ? "now" : wall.when(window.from, now)}</b>
               <span className="clamp-3">{window.name}</span>
             </p>
           ))}
@@ -62,9 +62,9 @@ function Drawing({ windows, now, wall }: { windows: readonly WindowOnLine[]; now
       role="img"
       aria-label={`Next windows: ${placed.map(({ label }) => label).join("; ")}`}
     >
-      <text x={nowX + 34} y="17" style={{ fontSize: 15, fontWeight: 650, fontStretch: "104%" }}>
+      <text x={nowX + 34} y="17" style={{ fontSize: "var(--text-body)", fontWeight: 650, fontStretch: "104%" }}>
         Next windows
-        <tspan dx="10" className="draw-text soft" style={{ fontSize: 14, fontWeight: 400 }}>
+        <tspan dx="10" className="draw-text soft" style={{ fontSize: "var(--text-small)", fontWeight: 400 }}>
           {wall.day(now)}
           {left > 0 ? `, ${left} more later` : ""}
         </tspan>
@@ -73,10 +73,14 @@ function Drawing({ windows, now, wall }: { windows: readonly WindowOnLine[]; now
       {night && (
         <>
           <rect x={night.from} y="26" width={night.to - night.from} height="114" fill="var(--color-ash)" />
-          <text x={(night.from + night.to) / 2} y="161" textAnchor="middle" className="draw-text" style={{ fontSize: 14 }}>
+          <text x={(night.from + night.to) / 2} y="161" textAnchor="middle" className="draw-text" style={{ fontSize: "var(--text-small)" }}>
             <tspan style={{ fontWeight: 650 }}>Night</tspan>, folded
           </text>
-          <text x={Math.max(night.to + 14, nowX + 330)} y="17" style={{ fontSize: 15, fontWeight: 650, fontStretch: "104%" }}>
+          <text
+            x={Math.max(night.to + 14, nowX + 330)}
+            y="17"
+            style={{ fontSize: "var(--text-body)", fontWeight: 650, fontStretch: "104%" }}
+          >
             {night.tomorrow}
           </text>
         </>
@@ -86,7 +90,7 @@ function Drawing({ windows, now, wall }: { windows: readonly WindowOnLine[]; now
         <g key={`${label}-${x}`}>
           <path d={`M${x} 26V140`} stroke="var(--color-ash)" />
           <path className="hairline" d={`M${x} 140v6`} />
-          <text x={x} y="161" textAnchor="middle" className="draw-text" style={{ fontSize: 14 }}>
+          <text x={x} y="161" textAnchor="middle" className="draw-text" style={{ fontSize: "var(--text-small)" }}>
             {label}
           </text>
         </g>
@@ -103,7 +107,7 @@ function Drawing({ windows, now, wall }: { windows: readonly WindowOnLine[]; now
             x={labelX}
             y={y + 18}
             textAnchor={anchor}
-            style={{ fontSize: 15, fontStretch: "88%", fill: inside ? FILLS[state].ink : "currentColor" }}
+            style={{ fontSize: "var(--text-body)", fontStretch: "88%", fill: inside ? FILLS[state].ink : "currentColor" }}
           >
             {label}
           </text>
@@ -112,7 +116,7 @@ function Drawing({ windows, now, wall }: { windows: readonly WindowOnLine[]; now
       <path d={`M${nowX} 26V140`} stroke="currentColor" strokeWidth="2.5" />
       <rect x={nowX - 26} y="1" width="52" height="19" fill="var(--color-boneblack)" />
       <path d={`M${nowX - 7} 20h14l-7 7z`} fill="var(--color-boneblack)" />
-      <text x={nowX} y="16" textAnchor="middle" style={{ fontSize: 15, fontWeight: 700, fill: "var(--color-chalk)" }}>
+      <text x={nowX} y="16" textAnchor="middle" style={{ fontSize: "var(--text-body)", fontWeight: 700, fill: "var(--color-chalk)" }}>
         {wall.time(now)}
       </text>
     </svg>

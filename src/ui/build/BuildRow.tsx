@@ -78,7 +78,7 @@ export function BuildRow({ place, row, at, count, change, remove, move }: Props)
           >
             −
           </button>
-          <b className="w-7 text-center text-[17px]">{row.coats ?? 1}</b>
+          <b className="w-7 text-center text-read">{row.coats ?? 1}</b>
           <button
             type="button"
             className="btn small"

@@ -1,23 +1,22 @@
 "use client";
 import dynamic from "next/dynamic";
 import Link from "next/link";
-import { useMemo, useState } from "react";
-import { classRow, type Group } from "@/core/catalogue";
+import { type ReactNode, useMemo, useState } from "react";
+import type { Group } from "@/core/catalogue";
 import { figure, formatDate, formatGrams, inSentence } from "@/core/units";
-import type { Need } from "@/core/views/needs";
-import type { GoingOff, StockProduct } from "@/core/views/stock";
+import type { ProductRow } from "@/core/views/cabinetRows";
+import type { GoingOff } from "@/core/views/stock";
 import { HatchSwatch } from "../signs/Hatches";
 import { type Column, DataTable } from "../table/DataTable";
-import { type ProductRow, rowsOf, SORTS, shelvesOf } from "./columns";
+import { SORTS, shelvesOf } from "./columns";
 import { GoesOff, GoingOffStrip } from "./GoingOffStrip";
-import { ProductSide } from "./ProductSide";
 
 interface Props {
-  readonly products: readonly StockProduct[];
-  readonly needs: readonly Need[];
+  readonly rows: readonly ProductRow[];
   readonly goingOff: readonly GoingOff[];
-  readonly now: number;
-  readonly selected: string | undefined;
+  /** The product that stands beside the list, and what is drawn of it. */
+  readonly here: string | undefined;
+  readonly side: ReactNode;
 }
 
 const MOST_COMPARED = 4;
@@ -25,12 +24,11 @@ const Compare = dynamic(() => import("./Compare").then((module) => module.Compar
 const ImportCabinet = dynamic(() => import("./ImportCabinet").then((module) => module.ImportCabinet));
 
 /** The shop's own products: what is left, what goes off, who wants it. */
-export function Cabinet({ products, needs, goingOff, now, selected }: Props) {
+export function Cabinet({ rows, goingOff, here, side }: Props) {
   const [words, setWords] = useState("");
   const [shelf, setShelf] = useState<Group | "all">("all");
   const [compared, setCompared] = useState<readonly string[]>([]);
   const [taking, setTaking] = useState(false);
-  const rows = useMemo(() => rowsOf(products, needs, now), [products, needs, now]);
   const asked = words.trim().toLowerCase();
   const shown = useMemo(
     () =>
@@ -39,7 +37,6 @@ export function Cabinet({ products, needs, goingOff, now, selected }: Props) {
       ),
     [rows, shelf, asked],
   );
-  const side = rows.find(({ product }) => product.id === selected) ?? [...shown].sort(SORTS.name)[0];
   const columns = useMemo(() => columnsWith(compared, setCompared), [compared]);
   const compare = rows.filter(({ product }) => compared.includes(product.id));
   return (
@@ -86,10 +83,10 @@ export function Cabinet({ products, needs, goingOff, now, selected }: Props) {
         {shown.length === 0 ? (
           <NoJars any={rows.length > 0} words={words.trim()} />
         ) : (
-          <DataTable columns={columns} rows={shown} idOf={({ product }) => product.id} here={side?.product.id} sorted="name" />
+          <DataTable columns={columns} rows={shown} idOf={({ product }) => product.id} here={here} sorted="name" />
         )}
       </section>
-      {side && <ProductSide key={side.product.id} row={side} />}
+      {side}
     </div>
   );
 }
@@ -136,10 +133,10 @@ function columnsWith(compared: readonly string[], set: (ids: readonly string[]) 
   return [...COLUMNS, { id: "compare", head: "Compare", cell: tick }];
 }
 
-function Name({ product, class_name }: ProductRow) {
+function Name({ product, class_name, hatch }: ProductRow) {
   return (
     <Link className="row-open" href={`/cabinet?product=${product.id}`} replace scroll={false}>
-      <HatchSwatch hatch={classRow(product.class).hatch} />
+      <HatchSwatch hatch={hatch} />
       <span className="min-w-0">
         <b className="obj-name clamp-3">{product.name}</b>
         <span className="sub">{inSentence(class_name)}</span>
@@ -162,7 +159,7 @@ function Left({ left_g, size_g }: ProductRow) {
 function NoJars({ any, words }: { any: boolean; words: string }) {
   if (any) return <p className="py-4">Nothing here is called “{words}” or stands on this shelf. Look at all, or put a jar in.</p>;
   return (
-    <p className="max-w-[560px] py-4 text-[16px] leading-[22px]">
+    <p className="max-w-[560px] py-4 text-read leading-[22px]">
       The cabinet is empty. Match then looks at all classes and tells what has to be bought. Put a jar in, or take a list in from CSV: the
       columns are name, class, lot, size_g, left_g, opened, expires, price_eur, and any figure of a data sheet.
     </p>

@@ -1,7 +1,7 @@
 import { GROUP_LABELS, type MaterialClass } from "@/core/catalogue";
 import { formatGrams, inSentence } from "@/core/units";
+import type { ProductRow } from "@/core/views/cabinetRows";
 import { rowOf } from "@/core/views/stock";
-import type { ProductRow } from "./columns";
 import { figuresOf, rangeWords } from "./productForm";
 
 const WATER = { stands: "may be washed", splash: "wipe only", no: "must stay dry" } as const;
@@ -56,7 +56,7 @@ export function Compare({ rows, drop, clear }: Props) {
             </th>
             {rows.map(({ product, class_name }) => (
               <th key={product.id}>
-                <b className="clamp-3 text-[15px] text-ink">{product.name}</b>
+                <b className="clamp-3 text-body text-ink">{product.name}</b>
                 <span className="sub block">{inSentence(class_name)}</span>
                 <button
                   type="button"

@@ -1,16 +1,15 @@
 "use client";
 import { figure, formatDate, formatGrams } from "@/core/units";
-import { expiryByClass, type GoingOff } from "@/core/views/stock";
+import type { ProductRow } from "@/core/views/cabinetRows";
+import type { GoingOff } from "@/core/views/stock";
 import { Sign } from "../signs/Sign";
-import { freshness, type ProductRow } from "./columns";
 
 /** When a product goes off, by its label or else by its class: a diamond when it has, an hourglass when it does within weeks. */
 export function GoesOff({ row }: { row: ProductRow }) {
-  if (row.expires === undefined) return row.opened ? <>about {formatDate(expiryByClass(row.product.class, row.opened))}</> : <>no date</>;
+  if (row.expires === undefined) return row.about ? <>about {formatDate(row.about)}</> : <>no date</>;
   const day = formatDate(row.expires);
-  const state = freshness(row);
-  if (state === "good") return <>{day}</>;
-  return state === "gone" ? <Sign name="never">off since {day}</Sign> : <Weeks>{day}</Weeks>;
+  if (row.freshness === "good") return <>{day}</>;
+  return row.freshness === "gone" ? <Sign name="never">off since {day}</Sign> : <Weeks>{day}</Weeks>;
 }
 
 /** Weeks, not minutes: the closing wedge is for windows at the bench, so this is an hourglass. */

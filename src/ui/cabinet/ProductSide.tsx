@@ -1,39 +1,44 @@
 "use client";
 import dynamic from "next/dynamic";
-import { useState } from "react";
-import { classRow } from "@/core/catalogue";
+import { type ReactNode, useState } from "react";
 import { formatDate, formatGrams, inSentence } from "@/core/units";
+import type { ProductRow } from "@/core/views/cabinetRows";
 import type { StockLot } from "@/core/views/stock";
 import { useWall } from "../frame/now";
 import { useRemove } from "../frame/Undo";
 import { HatchSwatch } from "../signs/Hatches";
-import type { ProductRow } from "./columns";
-import { FigureBars } from "./FigureBars";
 
 const AddJar = dynamic(() => import("./SideForms").then((module) => module.AddJar));
 const EditProduct = dynamic(() => import("./SideForms").then((module) => module.EditProduct));
 const WeighJar = dynamic(() => import("./SideForms").then((module) => module.WeighJar));
 
+interface Props {
+  readonly row: ProductRow;
+  /** Its figures against its class's, drawn on the server. */
+  readonly figures: ReactNode;
+  /** Where the figures are from, and what holds for food. */
+  readonly note: string;
+}
+
 /** The selected product: its figures against its class's, its jars, and who wants it. */
-export function ProductSide({ row }: { row: ProductRow }) {
-  const { product, class_name, left_g, wanted } = row;
+export function ProductSide({ row, figures, note }: Props) {
+  const { product, class_name, left_g, wanted, hatch } = row;
   const remove = useRemove();
   const [editing, setEditing] = useState(false);
   const [adding, setAdding] = useState(false);
-  const material = classRow(product.class);
   const wants = wanted.reduce((sum, { grams }) => sum + grams, 0);
   return (
     <aside className="objects-side cabinet-side" aria-label="Selected product">
       <div className="flex items-start gap-3 pb-2">
-        <HatchSwatch hatch={material.hatch} size={44} />
+        <HatchSwatch hatch={hatch} size={44} />
         <div className="min-w-0">
-          <h2 className="clamp-3 text-[20px] leading-[24px]">{product.name}</h2>
+          <h2 className="clamp-3 text-title leading-[24px]">{product.name}</h2>
           <p className="sub">
             {inSentence(class_name)}, {formatGrams(left_g)} left
           </p>
         </div>
       </div>
-      {editing ? <EditProduct product={product} close={() => setEditing(false)} /> : <FigureBars product={product} />}
+      {editing ? <EditProduct product={product} close={() => setEditing(false)} /> : figures}
       {!editing && (
         <button type="button" className="btn small mt-2" onClick={() => setEditing(true)}>
           Change name or figures
@@ -63,9 +68,7 @@ export function ProductSide({ row }: { row: ProductRow }) {
           <dd className="tot">{wants > left_g ? `${formatGrams(wants - left_g)} short` : formatGrams(left_g - wants)}</dd>
         </dl>
       )}
-      <p className="sub pt-3">
-        Food: {material.food}. Figures of the class: {material.source}.
-      </p>
+      <p className="sub pt-3">{note}</p>
       <button
         type="button"
         className="link-btn mt-2"

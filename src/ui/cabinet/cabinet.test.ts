@@ -1,5 +1,6 @@
+import { rowsOf } from "@/core/views/cabinetRows";
 import type { StockProduct } from "@/core/views/stock";
-import { freshness, rowsOf, SORTS, shelvesOf } from "./columns";
+import { SORTS, shelvesOf } from "./columns";
 import { EMPTY_LOT, lotForm, productForm, rangeWords, readLot, readProduct } from "./productForm";
 
 const NOW = Date.parse("2026-10-07T12:00:00Z");
@@ -94,7 +95,7 @@ describe("the list", () => {
   });
 
   test("says what has gone off and what goes off within weeks", () => {
-    expect(rows.map(freshness)).toEqual(["good", "weeks", "gone"]);
+    expect(rows.map(({ freshness }) => freshness)).toEqual(["good", "weeks", "gone"]);
   });
 
   test("offers the shelves on which something stands", () => {

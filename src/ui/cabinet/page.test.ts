@@ -1,10 +1,13 @@
 import { createElement } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
+import { rowsOf } from "@/core/views/cabinetRows";
 import type { Need } from "@/core/views/needs";
 import { goingOff, type StockProduct } from "@/core/views/stock";
 import { wordsOf } from "../demo.fixture";
 import { ShopTime } from "../frame/now";
 import { Cabinet } from "./Cabinet";
+import { FigureBars } from "./FigureBars";
+import { ProductSide } from "./ProductSide";
 
 jest.mock("next/navigation", () => ({
   useRouter: () => ({ push: () => undefined, refresh: () => undefined }),
@@ -23,7 +26,10 @@ const product = (id: string, name: string, over: Partial<StockProduct["lots"][nu
 const need = (grams: number): Need => ({ treatment: "t", piece: "Lemonade jar", role: "filler", class: "epoxy-putty", grams });
 
 function page(products: readonly StockProduct[], needs: readonly Need[] = []) {
-  const cabinet = createElement(Cabinet, { products, needs, goingOff: goingOff(products, needs, NOW), now: NOW, selected: undefined });
+  const rows = rowsOf(products, needs, NOW);
+  const [first] = rows;
+  const side = first && createElement(ProductSide, { row: first, figures: createElement(FigureBars, first), note: "from its class" });
+  const cabinet = createElement(Cabinet, { rows, goingOff: goingOff(products, needs, NOW), here: first?.product.id, side });
   const markup = renderToStaticMarkup(
     createElement(ShopTime, { start: NOW, timeZone: "Europe/Berlin" } as Parameters<typeof ShopTime>[0], cabinet),
   );

@@ -83,7 +83,7 @@ function FindPanel({ close }: { close: () => void }) {
             onClick={() => go(row)}
             onKeyDown={onKey}
           >
-            <b className="one-line text-[16px]">{row.title}</b>
+            <b className="one-line text-read">{row.title}</b>
             <span className="sub self-center">{row.what}</span>
             <span className="sub one-line col-span-2">{row.detail}</span>
           </div>
@@ -103,7 +103,7 @@ function NoHit({ words, close }: { words: string; close: () => void }) {
   };
   return (
     <div className="mt-3">
-      <p className="text-[18px] font-bold leading-[24px] wrap-anywhere">No piece called “{words}”</p>
+      <p className="text-title font-bold leading-[24px] wrap-anywhere">No piece called “{words}”</p>
       <p className="mb-3">Looked in marks, names, owners and treatments, closed ones too. Nothing comes near it.</p>
       <button type="button" className="btn" onClick={enter}>
         <span className="clamp-3">New piece “{words}”</span>

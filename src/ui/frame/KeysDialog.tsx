@@ -15,7 +15,7 @@ const SHOWN = [
 export function KeysDialog({ close }: { close: () => void }) {
   return (
     <Panel title="All keys" close={close}>
-      <dl className="mt-2 grid grid-cols-[130px_1fr] gap-y-2 text-[16px] leading-[22px]">
+      <dl className="mt-2 grid grid-cols-[130px_1fr] gap-y-2 text-read leading-[22px]">
         {SHOWN.map(([keys, what]) => (
           <div key={keys} className="contents">
             <dt>

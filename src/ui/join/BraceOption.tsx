@@ -17,7 +17,7 @@ export function BraceOption({ option: { kind, size, reasons, refused }, safety, 
   return (
     <div className={`way ${chosen ? "chosen" : ""}`}>
       <div className="flex items-start justify-between gap-2">
-        <h3 className="text-[16px]">{braceLabel(kind)}</h3>
+        <h3 className="text-read">{braceLabel(kind)}</h3>
         {refused ? (
           <Sign name="never">Refused</Sign>
         ) : chosen ? (
@@ -29,7 +29,7 @@ export function BraceOption({ option: { kind, size, reasons, refused }, safety, 
         )}
       </div>
       {!refused && (
-        <p className="text-[15px] leading-[20px]">
+        <p className="text-body leading-[20px]">
           Safety <b>{figure(safety, 1)}</b> {safety < asks && `of ${asks} asked`}
         </p>
       )}

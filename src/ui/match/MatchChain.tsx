@@ -104,7 +104,7 @@ export function ChainStrip({ chain, clashes, keyRole, forced }: StripProps) {
         {chain.map((link, i) => (
           <div key={link.role}>
             <span className="sub">{ROLE_LABELS[link.role]}</span>
-            <p className="clamp-3 text-[16px] font-bold leading-[20px]">{link.row.name}</p>
+            <p className="clamp-3 text-read font-bold leading-[20px]">{link.row.name}</p>
             {forced[link.role] && (
               <p className="pt-1">
                 <Sign name="never">Against the rules</Sign> {forced[link.role]}

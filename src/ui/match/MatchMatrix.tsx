@@ -29,7 +29,7 @@ export function MatchMatrix({ role, facts, judged, chosen, changes, choose }: Ma
   const common = shared(judged);
   if (judged.length === 0)
     return (
-      <p className="py-4 text-[17px] font-semibold leading-[24px]">
+      <p className="py-4 text-read font-semibold leading-[24px]">
         No material here does this: refer the piece, or change what is asked of it in the survey. Each reason stands below.
       </p>
     );
@@ -96,7 +96,7 @@ function CandidateRow({ judgement, common, place, chosen, change, choose }: RowP
           <span className="flex items-center gap-2 pl-1">
             <HatchSwatch hatch={row.hatch} />
             <span className="min-w-0">
-              <b className="clamp-3 text-[15px] leading-[18px]">{row.name}</b>
+              <b className="clamp-3 text-body leading-[18px]">{row.name}</b>
               {product && <span className="sub">in the cabinet</span>}
             </span>
           </span>

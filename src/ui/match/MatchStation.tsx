@@ -66,7 +66,7 @@ export function MatchStation({ treatment, damage, places, way, because, input, s
   const [shownRole, setShownRole] = useState<Role | undefined>(key);
   const role = shownRole && found.roles.includes(shownRole) ? shownRole : key;
   if (key === undefined || role === undefined)
-    return <p className="py-6 text-[17px] leading-[24px]">“{way}” needs no material here. Correct the survey, or go on.</p>;
+    return <p className="py-6 text-read leading-[24px]">“{way}” needs no material here. Correct the survey, or go on.</p>;
   const chain = chainFor(found, picks, forced);
   const changes: ReadonlyMap<string, string> = changed ? changesSince(surveyed, found, role, picks[role]) : new Map();
   const facts = factsOf({ ...question, stance }, shelf);
@@ -81,7 +81,7 @@ export function MatchStation({ treatment, damage, places, way, because, input, s
   };
   return (
     <>
-      <p className="pb-1 text-[16px]">
+      <p className="pb-1 text-read">
         <b>{way}</b>
         {because && <span className="dim">, since {because.charAt(0).toLowerCase() + because.slice(1)}</span>}
       </p>

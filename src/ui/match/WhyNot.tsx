@@ -21,7 +21,7 @@ export function WhyNot({ found, facts, places }: { found: Matching; facts: Facts
   return (
     <section aria-label="Why not" className="mt-5">
       <label className="txt-label" htmlFor={id}>
-        <b className="text-[15px] text-ink">Why not …?</b> Any material, with all that speaks for and against it here
+        <b className="text-body text-ink">Why not …?</b> Any material, with all that speaks for and against it here
       </label>
       <select id={id} className="txt max-w-[420px]" value={asked} disabled={!hydrated} onChange={(event) => setAsked(event.target.value)}>
         <option value="">Choose a material …</option>
@@ -47,7 +47,7 @@ export function WhyNot({ found, facts, places }: { found: Matching; facts: Facts
       {asked !== "" && judged.length === 0 && <p className="pt-2">{noLink(asked, facts, found.roles)}</p>}
       {judged.map((judgement) => (
         <div key={judgement.role} className="rule-ash mt-2 pt-2">
-          <p className="text-[16px] font-bold">
+          <p className="text-read font-bold">
             {judgement.row.name} as {ROLE_LABELS[judgement.role].toLowerCase()}:{" "}
             {judgement.verdict === "refused" ? <Sign name="never">Refused</Sign> : WORDS[judgement.verdict]}
           </p>

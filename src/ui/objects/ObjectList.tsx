@@ -111,10 +111,10 @@ export function ObjectList({ page }: { page: ObjectPage }) {
 const counted = (count: number): string => (count > 1000 ? "1000+" : String(count));
 
 function NoRows({ words }: { words: string }) {
-  if (words === "") return <p className="py-8 text-[17px] leading-[24px]">Nothing stands here.</p>;
+  if (words === "") return <p className="py-8 text-read leading-[24px]">Nothing stands here.</p>;
   return (
     <div className="py-8">
-      <p className="text-[20px] font-bold leading-[26px] wrap-anywhere">No piece here for “{words}”</p>
+      <p className="text-title font-bold leading-[26px] wrap-anywhere">No piece here for “{words}”</p>
       <p className="pb-3">Looked in marks, names, materials and owners of this list. Find with / looks in everything.</p>
       <Link href={`/objects/new?title=${encodeURIComponent(words)}`} className="btn">
         <span className="clamp-3">New piece “{words}”</span>

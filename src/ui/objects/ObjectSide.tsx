@@ -9,7 +9,7 @@ export function ObjectSide({ item, act }: Row) {
   const wall = useWall();
   return (
     <aside className="objects-side" aria-label="Selected piece">
-      <h2 className="text-[20px] leading-[24px]">
+      <h2 className="text-title leading-[24px]">
         <Link href={`/objects/${item.piece_id}`} className="link clamp-3">
           {item.piece}
         </Link>

@@ -94,5 +94,5 @@ function Slack({ item, act }: Row) {
   if (!item.promised || act.state === "closed") return "–";
   const days = (wall.moment(item.promised, 17) - now) / DAY_MS;
   if (days < 0) return <Sign name="never">{formatMinutes(-days * 1440)} late</Sign>;
-  return days < 2 ? <Sign name="soon">{formatMinutes(days * 1440)}</Sign> : <b className="text-[17px]">{formatMinutes(days * 1440)}</b>;
+  return days < 2 ? <Sign name="soon">{formatMinutes(days * 1440)}</Sign> : <b className="text-read">{formatMinutes(days * 1440)}</b>;
 }

@@ -1,5 +1,4 @@
 "use client";
-import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState } from "react";
 import { classRow } from "@/core/catalogue";
 import { counted, doseGrams, grams, inSentence } from "@/core/units";
@@ -9,9 +8,9 @@ import type { OperationView } from "@/core/views/operationView";
 import { FieldError } from "../forms/FieldError";
 import { parseNumber } from "../forms/parse";
 import { Segmented } from "../forms/Segmented";
-import { send } from "../forms/send";
 import type { Air } from "../frame/climate";
 import { Panel } from "../frame/Panel";
+import type { Take } from "../outbox/queue";
 import { useLog } from "../treatment/TreatmentLog";
 
 interface Props {
@@ -67,7 +66,7 @@ export function BatchDialog({ operation, air, close }: Props) {
       )}
       {!takers && trouble === "" && <p className="dim py-3">Looking for others that take of it now …</p>}
       {takers && takers.length < 2 && (
-        <p className="py-3 text-[16px] leading-[22px]">
+        <p className="py-3 text-read leading-[22px]">
           Nothing else takes of it now. What waits for a clock or for an earlier step can’t share this mix.
         </p>
       )}
@@ -84,52 +83,65 @@ export function BatchDialog({ operation, air, close }: Props) {
   );
 }
 
-function BatchForm({ operation, air, close, takers, own }: Props & { takers: readonly Taker[]; own: string }) {
-  const router = useRouter();
+/** What is typed of a mix for several, and what it comes to. */
+function useBatch(takers: readonly Taker[]) {
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set(takers.map(keyOf)));
   const [portions, setPortions] = useState<Readonly<Record<string, string>>>({});
   const [weighed, setWeighed] = useState<Readonly<Record<string, string>>>({});
-  const [left, setLeft] = useState<"thrown" | "kept">("thrown");
-  const [wrong, setWrong] = useState("");
-  const [busy, setBusy] = useState(false);
-  const id = useRef<string>(undefined);
   const taking = takers.filter((taker) => chosen.has(keyOf(taker)));
   const planned = inOneCup(taking);
   const parts = planned.map(({ name, mass_g }) => ({ name, planned_g: mass_g, actual_g: read(weighed[name], mass_g) }));
   const mixed = parts.reduce((sum, { actual_g }) => sum + actual_g, 0);
   const shares = taking.map((taker) => ({ taker, mass_g: read(portions[keyOf(taker)], taker.mass_g) }));
   const left_g = Math.max(0, mixed - shares.reduce((sum, { mass_g }) => sum + mass_g, 0));
+  const figures = [...parts.map(({ actual_g }) => actual_g), ...shares.map(({ mass_g }) => mass_g)];
+  const wrong = figures.some((figure) => Number.isNaN(figure))
+    ? "Enter grams as numbers."
+    : unaccounted(
+        mixed,
+        shares.map(({ mass_g }) => mass_g),
+        left_g,
+      );
+  return { chosen, setChosen, portions, setPortions, weighed, setWeighed, taking, planned, parts, shares, left_g, wrong };
+}
+
+/** So many entries each log will have more. */
+function takesBy(taking: readonly Taker[]): Take[] {
+  const logs = new Map(taking.map(({ treatment, version }) => [treatment, version]));
+  return [...logs].map(([treatment, version]) => ({
+    treatment,
+    version,
+    entries: taking.filter((taker) => taker.treatment === treatment).length,
+  }));
+}
+
+function BatchForm({ operation, air, close, takers, own }: Props & { takers: readonly Taker[]; own: string }) {
+  const log = useLog();
+  const batch = useBatch(takers);
+  const { chosen, setChosen, portions, setPortions, taking, planned, parts, shares, left_g } = batch;
+  const [left, setLeft] = useState<"thrown" | "kept">("thrown");
+  const [wrong, setWrong] = useState("");
+  const id = useRef<string>(undefined);
   const { start, jars } = operation;
   const mix = async () => {
-    const off = [...parts.map(({ actual_g }) => actual_g), ...shares.map(({ mass_g }) => mass_g)].some((figure) => Number.isNaN(figure))
-      ? "Enter grams as numbers."
-      : unaccounted(
-          mixed,
-          shares.map(({ mass_g }) => mass_g),
-          left_g,
-        );
-    setWrong(off ?? "");
-    if (off || !start) return;
-    setBusy(true);
+    setWrong(batch.wrong ?? "");
+    if (batch.wrong || !start) return;
     id.current ??= crypto.randomUUID();
     const jar = jars?.[0];
-    const sent = await send("POST", "/api/batches", {
+    const request = {
       id: id.current,
       class: start.class,
       ...(start.product ? { product: start.product } : {}),
       ...(jar ? { lot_id: jar.lot_id, lot: jar.label } : {}),
       parts,
-      portions: shares.map(({ taker: { treatment, version, op }, mass_g }) => ({ treatment, version, op, mass_g })),
+      portions: shares.map(({ taker: { treatment, op }, mass_g }) => ({ treatment, op, mass_g })),
       left_g,
       left_over: left,
       climate: { temp_C: air.temp_C, rh_pct: air.rh_pct },
       hands_min: (operation.hands_min[0] + operation.hands_min[1]) / 2,
-    });
-    setBusy(false);
-    if (sent.ok) {
-      close();
-      router.refresh();
-    } else setWrong(sent.problem.detail);
+    };
+    const words = `One mix of ${inSentence(classRow(start.class).name)} for ${counted(taking.length, "taker")}`;
+    if (await log.writeBatch({ kind: "done", op: operation.id }, { words, request, takes: takesBy(taking) })) close();
   };
   return (
     <form
@@ -154,29 +166,7 @@ function BatchForm({ operation, air, close, takers, own }: Props & { takers: rea
           />
         ))}
       </fieldset>
-      <div>
-        <p className="txt-label">In one cup</p>
-        {planned.map(({ name, mass_g }) => (
-          <label key={name} className="flex min-h-[44px] items-center justify-between gap-3 border-t border-ash-deep">
-            <span>
-              {name} <b className="big-figure">{doseGrams(mass_g)}</b>
-            </span>
-            <input
-              className="txt w-[130px]"
-              inputMode="decimal"
-              placeholder="as planned"
-              aria-label={`${name}, weighed`}
-              value={weighed[name] ?? ""}
-              onChange={(event) => setWeighed({ ...weighed, [name]: event.target.value })}
-            />
-          </label>
-        ))}
-        {jars?.[0] && (
-          <p className="sub pt-1">
-            Taken from {jars[0].name}, {jars[0].label}; it goes down by what is mixed.
-          </p>
-        )}
-      </div>
+      <Cup planned={planned} weighed={batch.weighed} setWeighed={batch.setWeighed} jar={jars?.[0]} />
       <div className="flex flex-wrap items-center justify-between gap-3">
         <span>
           Left over: <b>{grams(left_g)}</b>
@@ -191,9 +181,9 @@ function BatchForm({ operation, air, close, takers, own }: Props & { takers: rea
           onChange={setLeft}
         />
       </div>
-      <FieldError id="batch-wrong">{wrong}</FieldError>
+      <FieldError id="batch-wrong">{wrong || log.refusal}</FieldError>
       <div className="btn-row">
-        <button type="submit" className="btn go" disabled={busy || taking.length < 2}>
+        <button type="submit" className="btn go" disabled={log.busy || taking.length < 2}>
           {taking.length < 2 ? "Choose at least two" : `Mixed now, for ${counted(taking.length, "taker")}`}
         </button>
         <button type="button" className="btn" onClick={close}>
@@ -201,6 +191,42 @@ function BatchForm({ operation, air, close, takers, own }: Props & { takers: rea
         </button>
       </div>
     </form>
+  );
+}
+
+interface CupProps {
+  readonly planned: ReadonlyArray<{ readonly name: string; readonly mass_g: number }>;
+  readonly weighed: Readonly<Record<string, string>>;
+  readonly setWeighed: (weighed: Readonly<Record<string, string>>) => void;
+  readonly jar: NonNullable<OperationView["jars"]>[number] | undefined;
+}
+
+/** The parts of the one mix, as planned and as weighed. */
+function Cup({ planned, weighed, setWeighed, jar }: CupProps) {
+  return (
+    <div>
+      <p className="txt-label">In one cup</p>
+      {planned.map(({ name, mass_g }) => (
+        <label key={name} className="flex min-h-[44px] items-center justify-between gap-3 border-t border-ash-deep">
+          <span>
+            {name} <b className="big-figure">{doseGrams(mass_g)}</b>
+          </span>
+          <input
+            className="txt w-[130px]"
+            inputMode="decimal"
+            placeholder="as planned"
+            aria-label={`${name}, weighed`}
+            value={weighed[name] ?? ""}
+            onChange={(event) => setWeighed({ ...weighed, [name]: event.target.value })}
+          />
+        </label>
+      ))}
+      {jar && (
+        <p className="sub pt-1">
+          Taken from {jar.name}, {jar.label}; it goes down by what is mixed.
+        </p>
+      )}
+    </div>
   );
 }
 

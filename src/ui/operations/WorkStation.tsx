@@ -78,7 +78,7 @@ export function WorkStation({
           </span>
         </h2>
         {here.length === 0 ? (
-          <p className="py-3 text-[16px] leading-[22px]">Nothing is done at {stationLabel(station)} in this repair.</p>
+          <p className="py-3 text-read leading-[22px]">Nothing is done at {stationLabel(station)} in this repair.</p>
         ) : (
           <>
             {behind.length > 0 && (

@@ -11,7 +11,8 @@ import { useEntryWords } from "./words";
 export function KeptEntry({ entry, named = false }: { entry: Kept; named?: boolean }) {
   const [busy, setBusy] = useState(false);
   const wall = useWall();
-  const words = useEntryWords(entry.body);
+  const said = useEntryWords(entry.body);
+  const words = entry.batch?.words ?? said;
   const { problem, body, piece, since } = entry;
   const twice = problem !== undefined && isCollision(problem);
   const passing = problem === undefined || isPassing(problem);
@@ -30,13 +31,14 @@ export function KeptEntry({ entry, named = false }: { entry: Kept; named?: boole
         Kept here: <b>{words}</b>
         {named && `, ${piece}`}, {wall.when(since, Date.now())}
       </p>
+      {twice && entry.batch && <p>Drop it here and mix it anew at its station: what could take of it has changed.</p>}
       {problem?.theirs && (
         <p>
           Written there meanwhile: <b>{problem.theirs.join("; ")}</b>
         </p>
       )}
       <div className="btn-row">
-        {(twice || passing) && (
+        {((twice && !entry.batch) || passing) && (
           <button
             type="button"
             className="btn"

@@ -14,6 +14,7 @@ class Record {
   answer(url: string, init: RequestInit): Response {
     this.asked += 1;
     if (typeof this.away === "number") return this.problem(this.away);
+    if (url === "/api/batches") return this.batch(JSON.parse(String(init.body)));
     const treatment = url.split("/")[3] ?? "";
     const { key, version, body } = JSON.parse(String(init.body));
     const log = this.logs.get(treatment) ?? [];
@@ -25,6 +26,14 @@ class Record {
     // the entry stands, and the answer is lost on its way
     if (this.away === "cut") throw new TypeError("network");
     return Response.json({ version: log.length + 1 }, { status: 201 });
+  }
+  /** All logs of a batch grow, or none. */
+  private batch({ id, portions }: { id: string; portions: { treatment: string; version: number }[] }): Response {
+    const log = (treatment: string) => this.logs.get(treatment) ?? [];
+    if (portions.some(({ treatment }) => log(treatment).includes(id))) return Response.json({ id });
+    if (portions.some(({ treatment, version }) => version !== log(treatment).length)) return this.problem(409);
+    for (const { treatment } of portions) this.logs.set(treatment, [...log(treatment), id]);
+    return Response.json({ id }, { status: 201 });
   }
   private problem(status: number, more: Partial<Problem> = {}): Response {
     return Response.json({ type: "", title: "", status, detail: "", ...more }, { status });
@@ -164,6 +173,53 @@ test("whatever comes in whatever order, with outages between: each entry stands 
     }),
     { numRuns: 60 },
   );
+});
+
+describe("one mix for several waits and goes up as one", () => {
+  const mix = (id: string, versions: { t: number; u: number }) => ({
+    ...entry(id),
+    batch: {
+      words: "One mix for 2",
+      request: { id, portions: [{ treatment: "t" }, { treatment: "u" }] },
+      takes: [
+        { treatment: "t", version: versions.t, entries: 1 },
+        { treatment: "u", version: versions.u, entries: 1 },
+      ],
+    },
+  });
+
+  test("after what is kept for each of its logs, and before what comes after it", async () => {
+    const box = boxOn(inMemory());
+    record.away = 503;
+    await box.write(entry("t first", "t"), 0);
+    expect((await box.write(mix("mix", { t: 0, u: 0 }), 0)).state).toBe("kept");
+    await box.write(entry("u after", "u"), 0);
+    record.away = undefined;
+    await box.flush();
+    expect([record.logs.get("t"), record.logs.get("u"), keys(box)]).toEqual([["t first", "mix"], ["mix", "u after"], []]);
+  });
+
+  test("one that collides holds all its logs; dropped, what follows moves up", async () => {
+    const box = boxOn(inMemory());
+    record.logs.set("u", ["theirs"]);
+    await box.write(mix("mix", { t: 0, u: 0 }), 0);
+    await box.write(entry("t after", "t"), 0);
+    expect([keys(box), record.logs.get("t")]).toEqual([["mix", "t after"], undefined]);
+    await box.drop(box.snapshot()[0] as Kept);
+    expect([record.logs.get("t"), keys(box)]).toEqual([["t after"], []]);
+  });
+
+  test("says how long ago it was stirred", () => {
+    const kept = { ...mix("mix", { t: 3, u: 5 }), version: 3, since: 0 };
+    expect(requestOf(kept, 20 * 60_000)).toEqual({
+      id: "mix",
+      portions: [
+        { treatment: "t", version: 3 },
+        { treatment: "u", version: 5 },
+      ],
+      minutes_ago: 20,
+    });
+  });
 });
 
 test("the order of a queue: one that is held holds its own treatment and no other", () => {

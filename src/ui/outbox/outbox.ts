@@ -1,7 +1,7 @@
 import type { FieldError, Problem } from "@/core/problem";
 import { isPassing, send } from "../forms/send";
 import type { Device } from "./device";
-import { afterTheirs, dropped, gone, isAway, isCollision, type Kept, type NewKept, nextToSend, requestOf, versionAfter } from "./queue";
+import { afterTheirs, dropped, gone, inTurn, isAway, isCollision, type Kept, type NewKept, nextToSend, requestOf, urlOf } from "./queue";
 
 export type Outcome =
   | { readonly state: "saved"; readonly version: number }
@@ -43,8 +43,7 @@ export class Outbox {
 
   /** Keep an entry and try to send it, after all that is kept for its treatment. */
   async write(entry: Omit<NewKept, "version" | "since">, seen: number): Promise<Outcome> {
-    const version = versionAfter(this.queue, entry.treatment, seen);
-    const kept = await this.device.add({ ...entry, version, since: this.now() });
+    const kept = await this.device.add(inTurn(this.queue, { ...entry, version: seen, since: this.now() }));
     this.show([...this.queue, kept]);
     await this.flush();
     const outcome = this.results.get(kept.id) ?? this.stateOf(kept.id);
@@ -76,10 +75,11 @@ export class Outbox {
     const tried = new Set<number>();
     for (let entry = nextToSend(this.queue, tried); entry; entry = nextToSend(this.queue, tried)) {
       tried.add(entry.id);
-      const sent = await send<{ version: number }>("POST", `/api/treatments/${entry.treatment}/log`, requestOf(entry, this.now()));
+      const sent = await send<{ version?: number }>("POST", urlOf(entry), requestOf(entry, this.now()));
       if (sent.ok) {
-        this.results.set(entry.id, { state: "saved", version: sent.value.version });
-        await this.keep(gone(this.queue, entry, sent.value.version));
+        const version = sent.value.version ?? entry.version + 1;
+        this.results.set(entry.id, { state: "saved", version });
+        await this.keep(gone(this.queue, entry, version));
         continue;
       }
       const { id } = entry;

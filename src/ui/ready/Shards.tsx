@@ -194,7 +194,7 @@ function Order({
   const { sittings, locked, proven } = found;
   return (
     <div className="pt-3" aria-live="polite">
-      <p className="text-[17px] font-bold">
+      <p className="text-read font-bold">
         {counted(sittings.length, "sitting")}
         {between_min !== undefined && sittings.length > 1 && `, ${formatMinutes((sittings.length - 1) * between_min)} of cure between them`}
       </p>

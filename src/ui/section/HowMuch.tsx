@@ -105,7 +105,7 @@ function Compared({ place, volumes }: { place: FilledPlace; volumes: readonly Kn
         </tbody>
       </table>
       {volumes.length > 1 && !all.disagree && (
-        <p className="pt-2 text-[17px] leading-[23px]">
+        <p className="pt-2 text-read leading-[23px]">
           Together <b>{plain(all.cm3, 2)} cm³</b>, {plain(all.spread_pct, 0)} % apart. Mix <b>{doseGrams(grams)}</b> of {place.material} in
           all; planned by the measures are {doseGrams(place.planned_g)}.
         </p>

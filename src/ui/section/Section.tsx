@@ -51,7 +51,7 @@ export function Section(props: Props) {
       role="img"
       aria-label={`${title}, scale ${scaleLabel(scale)}, in millimetres`}
     >
-      <text x="0" y="16" className="draw-text bold" style={{ fontSize: 14, fontStretch: "100%" }}>
+      <text x="0" y="16" className="draw-text bold" style={{ fontSize: "var(--text-small)", fontStretch: "100%" }}>
         {title}
       </text>
       <text x="0" y="33" className="draw-text soft">
@@ -174,7 +174,13 @@ function Tags({ tags, surfaces, depth, x, y, roomy }: TagsProps) {
           stroke="currentColor"
           strokeWidth="1.3"
         />
-        <text x={x} y={middle + 5} textAnchor="middle" className="draw-text" style={{ fontSize: 14, ...(tag.now ? { fill: "#fff" } : {}) }}>
+        <text
+          x={x}
+          y={middle + 5}
+          textAnchor="middle"
+          className="draw-text"
+          style={{ fontSize: "var(--text-small)", ...(tag.now ? { fill: "#fff" } : {}) }}
+        >
           <tspan style={{ fontWeight: 750, fontStretch: "96%" }}>{tag.name}</tspan> {tag.words}
         </text>
       </g>

@@ -11,7 +11,7 @@ interface Props<T> {
 /** Any number out of a list, each a press. */
 export function Chips<T>({ label, note, options, isIn, toggle }: Props<T>) {
   return (
-    <fieldset className="pt-3">
+    <fieldset className="mt-4">
       <legend className="txt-label">{label}</legend>
       {note && <p className="fld-note pb-1">{note}</p>}
       <div className="chips">

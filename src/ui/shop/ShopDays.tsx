@@ -53,7 +53,7 @@ export function ShopDays({ form, values, errors, control }: ShopList) {
         }
       />
       <FieldError id="days-wrong">{errors.days}</FieldError>
-      <fieldset className="pt-3">
+      <fieldset className="mt-4">
         <legend className="txt-label">Closed</legend>
         <p className="fld-note pb-1">A window that opens while nobody is here says so on the Bench.</p>
         {closed.fields.map(({ id }, i) => (

@@ -74,7 +74,7 @@ export function ShopTools({ form, values, errors }: ShopPart) {
         isIn={has}
         toggle={(paper) => form.setValue("papers", toggled(values.papers, paper, sameGrade), { shouldDirty: true })}
       />
-      <div className="form-grid pt-3">
+      <div className="form-grid mt-4">
         <div>
           <p className="txt-label">The air is read by</p>
           <Segmented

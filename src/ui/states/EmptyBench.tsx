@@ -21,7 +21,7 @@ export function EmptyBench() {
   };
   return (
     <div className="state-page">
-      <h1 className="text-[34px] leading-[40px]">Nothing on the bench yet</h1>
+      <h1 className="text-big leading-[40px]">Nothing on the bench yet</h1>
       <p>Put in the first piece: what it is, what broke, in mm or inches. Three minutes. Its eight stations come from that.</p>
       <svg
         viewBox="0 0 560 54"

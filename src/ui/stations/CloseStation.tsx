@@ -164,10 +164,10 @@ function Closed({ at, notes, signed_by }: NonNullable<Props["closed"]>) {
   const [reason, setReason] = useState("");
   return (
     <div className="rule mt-4 grid gap-3 pt-3">
-      <Sign name="done" size={18} className="text-[18px] leading-[26px]" wrap>
+      <Sign name="done" size={18} className="text-title leading-[26px]" wrap>
         Signed and closed {wall.stamp(Date.parse(at))}, {signed_by}
       </Sign>
-      {notes !== "" && <p className="whitespace-pre-wrap wrap-anywhere text-[16px] leading-[22px]">{notes}</p>}
+      {notes !== "" && <p className="whitespace-pre-wrap wrap-anywhere text-read leading-[22px]">{notes}</p>}
       <form
         className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-3"
         onSubmit={(event) => {

@@ -1,13 +1,10 @@
 "use client";
 import { useRouter } from "next/navigation";
+import { lazy, type ReactNode, Suspense } from "react";
 import { useForm } from "react-hook-form";
 import { type Finish, finishRow, type PieceKind, type Stance, type Substrate, substrateRow } from "@/core/catalogue";
 import type { BodyOf } from "@/core/record/events.schema";
-import { lossOf } from "@/core/survey/loss";
-import { DAMAGE_LABELS } from "@/core/survey/measures.data";
-import { sketchOf } from "@/core/survey/sketch";
 import type { Survey } from "@/core/survey/survey.schema";
-import { figure } from "@/core/units";
 import { useDraft } from "../forms/draft";
 import { FieldError } from "../forms/FieldError";
 import { useKept } from "../forms/kept";
@@ -20,10 +17,8 @@ import { Inspection, Use } from "./Answers";
 import { Apart } from "./Apart";
 import { ConditionMap, type DamageMark } from "./ConditionMap";
 import { KindField, MeasureFields } from "./DamageFields";
-import { Sketch } from "./Sketch";
-import { drawable, EMPTY_SURVEY, type ReadSurvey, readSurvey, type SurveyForm, sharedForm, surveyForm } from "./surveyForm";
+import { type ReadSurvey, readSurvey, type SurveyForm, startForm } from "./surveyForm";
 import type { SurveyPart } from "./surveyPart";
-import { Tells } from "./Tells";
 import { useWays } from "./useWays";
 import { Ways } from "./Ways";
 
@@ -48,6 +43,9 @@ interface Props {
   readonly damages: readonly DamageMark[];
   readonly mapPhotograph?: { readonly id: string; readonly caption: string };
   readonly photographs: readonly PhotographView[];
+  /** What is on record, drawn and told by the server. */
+  readonly drawn: ReactNode;
+  readonly told: ReactNode;
 }
 
 type Way = NonNullable<BodyOf<"surveyed">["way"]>;
@@ -63,19 +61,22 @@ const SURVEY_MIN = 15;
 
 const FORM_ID = "survey-form";
 
+const DrawnDamage = lazy(() => import("./DrawnDamage").then((module) => ({ default: module.DrawnDamage })));
+const Tells = lazy(() => import("./Tells").then((module) => ({ default: module.Tells })));
+
 /** Survey: where the damage is, what is wrong with measurements, how the piece is used, what was seen, and how to meet it. */
 export function SurveyStation(props: Props) {
-  const { treatment, damage, first, parts, stance, survey, surveyEntry, way, shared, damages, mapPhotograph, photographs } = props;
+  const { treatment, damage, first, parts, stance, surveyEntry, damages, mapPhotograph, photographs, drawn, told } = props;
   const router = useRouter();
   const log = useLog();
   const form = useForm<SurveyForm, unknown, Checked>({
-    defaultValues: survey ? surveyForm(survey, way) : shared ? sharedForm(shared) : EMPTY_SURVEY,
+    defaultValues: startForm(props),
     resolver: (typed, ...rest) => resolverOf(readAll)(typed, ...rest),
   });
   const draft = useDraft(`survey:${treatment}:${damage}`, form);
   const values = form.watch();
   const refused = Object.fromEntries(log.errors.map((error) => [fieldOf(error), error.message]));
-  const told: Errors = { ...refused, ...messagesOf(form.formState.errors) };
+  const wrongs: Errors = { ...refused, ...messagesOf(form.formState.errors) };
   const [title, keepTitle, forgetTitle] = useKept(`survey-title:${treatment}:${damage}`, props.title ?? "");
   const [part_id, keepPart, forgetPart] = useKept(`survey-part:${treatment}:${damage}`, props.part_id);
   const chosenPart = parts.find(({ id }) => id === part_id);
@@ -110,7 +111,9 @@ export function SurveyStation(props: Props) {
     forgetPart();
     router.push(`/treatments/${treatment}/match?damage=${damage}`);
   }, showWrong);
-  const part_: SurveyPart = { form, values, errors: told };
+  // until something is typed, what the server drew and told of it stands
+  const live = form.formState.isDirty || part_id !== props.part_id;
+  const part_: SurveyPart = { form, values, errors: wrongs };
   return (
     <form id={FORM_ID} onSubmit={save} noValidate>
       <div className="survey-top">
@@ -127,9 +130,11 @@ export function SurveyStation(props: Props) {
         <div>
           <div className="survey-damage">
             <div>
-              {!first && <Which title={title} setTitle={keepTitle} error={told.title} parts={parts} part={part_id} setPart={keepPart} />}
+              {!first && <Which title={title} setTitle={keepTitle} error={wrongs.title} parts={parts} part={part_id} setPart={keepPart} />}
               <KindField {...part_} />
-              <Drawing values={values} substrate={piece.substrate} finish={piece.finish} part={part} />
+              <Suspense fallback={drawn}>
+                {live ? <DrawnDamage values={values} substrate={piece.substrate} finish={piece.finish} part={part} /> : drawn}
+              </Suspense>
             </div>
             <section aria-label="Damage">
               <MeasureFields {...part_} />
@@ -139,7 +144,7 @@ export function SurveyStation(props: Props) {
             <Use {...part_} />
             <Inspection {...part_} on={on} finish={finish} />
             <div>
-              <Tells values={values} on={on} finish={finish} />
+              <Suspense fallback={told}>{live ? <Tells values={values} on={on} finish={finish} /> : told}</Suspense>
               <div className="mt-4">
                 <TextField label="What you saw" field={form.register("found")} hint="in your words, for the next restorer" long />
               </div>
@@ -211,48 +216,5 @@ export function SaveSurvey() {
     <button type="submit" form={FORM_ID} className="btn go" disabled={log.busy}>
       {log.busy ? "Saving …" : "Save, go to Match"}
     </button>
-  );
-}
-
-function Drawing({ values, substrate, finish, part }: { values: SurveyForm; substrate: Substrate; finish: Finish; part: string }) {
-  const damage = drawable(values);
-  const row = substrateRow(substrate);
-  const under = `${part}: ${row.label.toLowerCase()}, ${finishRow(finish).label.toLowerCase()},`;
-  if (!damage)
-    return (
-      <div className="photo-slot mt-2" style={{ aspectRatio: "16 / 9" }}>
-        <p className="dim px-6 text-center">
-          <b className="text-ink">Drawn from your numbers</b>
-          <br />
-          As soon as the measurements are complete, the damage stands here in scale, so that a 60 typed for a 6 is seen.
-        </p>
-      </div>
-    );
-  const loss = lossOf(damage);
-  return (
-    <div className="mt-2">
-      <Sketch
-        drawing={sketchOf(damage)}
-        hatch={row.hatch}
-        legend={`${under} hatched, dashed: what is missing or loose`}
-        width={500}
-        height={270}
-      />
-      <p className="text-[15px] leading-[20px]">
-        <b>
-          {DAMAGE_LABELS[damage.kind]}, {loss.size}
-        </b>
-        {loss.volume_cm3 > 0 && (
-          <>
-            , about <b>{figure(loss.volume_cm3, 2)} cm³</b> to fill (simple solids; real breaks differ by some 15 %)
-          </>
-        )}
-        {loss.joint_mm2 > 0 && (
-          <>
-            , <b>{figure(loss.joint_mm2 / 100, 1)} cm²</b> of faces to bond
-          </>
-        )}
-      </p>
-    </div>
   );
 }

@@ -52,7 +52,7 @@ function Way({ way: row, chosen, choose }: { way: ComparedWay; chosen: boolean; 
   return (
     <div className={`way ${chosen ? "chosen" : ""}`}>
       <div className="flex items-start justify-between gap-2">
-        <h3 className="text-[17px] leading-[21px]">{label}</h3>
+        <h3 className="text-read leading-[21px]">{label}</h3>
         {chosen ? (
           <Sign name="done">{preselected ? "Chosen" : "Your choice"}</Sign>
         ) : (

@@ -82,6 +82,20 @@ export function surveyForm(
 const typedRow = (row: Readonly<Record<string, number>>) =>
   Object.fromEntries(Object.entries(row).map(([name, value]) => [name, plain(value, 4)]));
 
+/** What a form starts from: the survey on record, else what holds for the whole piece, else nothing. */
+export function startForm({
+  survey,
+  way,
+  shared,
+}: {
+  survey?: Survey;
+  way?: { readonly way: string; readonly reason: string };
+  shared?: Survey;
+}): SurveyForm {
+  if (survey) return surveyForm(survey, way);
+  return shared ? sharedForm(shared) : EMPTY_SURVEY;
+}
+
 /** What a further damage of one treatment starts with: the use and the finish of the piece are asked once. */
 export function sharedForm({ service, finish_survives, limits }: Survey): SurveyForm {
   const { heat_C, ...answers } = service;

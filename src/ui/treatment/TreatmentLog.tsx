@@ -5,7 +5,7 @@ import type { FieldError, Problem } from "@/core/problem";
 import type { EventBody } from "@/core/record/events.schema";
 import { whoIsHere } from "../frame/AtBench";
 import { KeptEntry } from "../outbox/KeptEntry";
-import type { EntryOptions, Kept } from "../outbox/queue";
+import { type EntryOptions, type Kept, type KeptBatch, takesOf } from "../outbox/queue";
 import { outbox, useKeptEntries } from "../outbox/useOutbox";
 import { NotSaved } from "../states/NotSaved";
 
@@ -15,14 +15,25 @@ interface Log {
   readonly version: number;
   /** Write an entry; true when it stands in the log, or is kept here until it can. */
   readonly write: (body: EventBody, options?: EntryOptions) => Promise<boolean>;
+  /** The same for one mix that others take of too: `body` is what it is for this treatment. */
+  readonly writeBatch: (body: EventBody, batch: KeptBatch) => Promise<boolean>;
   readonly busy: boolean;
-  /** What the last refusal said of single fields. */
+  /** What the last refusal said of single fields, and in all. */
   readonly errors: readonly FieldError[];
+  readonly refusal?: string;
   /** Entries of this treatment that are on their way. */
   readonly kept: readonly Kept[];
 }
 
-const LogContext = createContext<Log>({ treatment: "", version: 0, write: async () => false, busy: false, errors: [], kept: [] });
+const LogContext = createContext<Log>({
+  treatment: "",
+  version: 0,
+  write: async () => false,
+  writeBatch: async () => false,
+  busy: false,
+  errors: [],
+  kept: [],
+});
 
 /** Writing in the log of the treatment on this page. */
 export const useLog = () => useContext(LogContext);
@@ -50,13 +61,13 @@ export function TreatmentLog({ id, piece, version, children }: { id: string; pie
   // held from the press until the page shows the entry, so that a second press never meets the state before the first
   const held = useRef<{ readonly until: number } | undefined>(undefined);
 
-  const write = useCallback(
-    async (body: EventBody, options: EntryOptions = {}): Promise<boolean> => {
+  const put = useCallback(
+    async (body: EventBody, options: EntryOptions, batch?: KeptBatch): Promise<boolean> => {
       if (held.current && held.current.until > version) return false;
       held.current = { until: Number.POSITIVE_INFINITY };
       setBusy(true);
       const outcome = await outbox().write(
-        { treatment: id, piece, key: crypto.randomUUID(), body, options: { ...who(), ...options } },
+        { treatment: id, piece, key: crypto.randomUUID(), body, options: { ...who(), ...options }, ...(batch ? { batch } : {}) },
         version,
       );
       if (outcome.state === "saved") {
@@ -75,14 +86,26 @@ export function TreatmentLog({ id, piece, version, children }: { id: string; pie
     [id, piece, version, router],
   );
 
+  const write = useCallback((body: EventBody, options: EntryOptions = {}) => put(body, options), [put]);
+  const writeBatch = useCallback((body: EventBody, batch: KeptBatch) => put(body, {}, batch), [put]);
+
   useEffect(() => {
     if (held.current && held.current.until <= version) setBusy(false);
   }, [version]);
 
-  const kept = useMemo(() => all.filter(({ treatment }) => treatment === id), [all, id]);
+  const kept = useMemo(() => all.filter((entry) => takesOf(entry).some(({ treatment }) => treatment === id)), [all, id]);
   const value = useMemo(
-    () => ({ treatment: id, version, write, busy, errors: refused?.problem.errors ?? [], kept }),
-    [id, version, write, busy, refused, kept],
+    () => ({
+      treatment: id,
+      version,
+      write,
+      writeBatch,
+      busy,
+      errors: refused?.problem.errors ?? [],
+      kept,
+      ...(refused ? { refusal: refused.problem.detail } : {}),
+    }),
+    [id, version, write, writeBatch, busy, refused, kept],
   );
   return (
     <LogContext value={value}>

@@ -31,7 +31,7 @@ export default async function PiecePage({ params }: PageProps<"/objects/[id]">) 
                   href={`/treatments/${treatment.id}`}
                   className="flex min-h-[56px] items-center justify-between gap-3 border-b border-ash-deep"
                 >
-                  <b className="clamp-3 text-[17px]">{treatment.title}</b>
+                  <b className="clamp-3 text-read">{treatment.title}</b>
                   {readLog(treatment.log).closed ? <Sign name="done">closed</Sign> : <Sign name="to-come">open</Sign>}
                 </Link>
               ))}

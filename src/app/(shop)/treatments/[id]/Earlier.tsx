@@ -5,7 +5,7 @@ import { stationLabel } from "@/core/catalogue";
 /** A station that cannot compute yet says what comes first. */
 export function Earlier({ id, first, why }: { id: string; first: Station; why: string }) {
   return (
-    <div className="grid max-w-[480px] gap-3 py-6 text-[17px] leading-[24px]">
+    <div className="grid max-w-[480px] gap-3 py-6 text-read leading-[24px]">
       <p>{why}</p>
       <Link href={`/treatments/${id}/${first}`} className="btn go big justify-self-start">
         Go to {stationLabel(first)}

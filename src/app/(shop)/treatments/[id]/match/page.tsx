@@ -59,7 +59,7 @@ function DamageMatch({ view: { id, record, treatment, air, now, products }, dama
   const found = workOut(open, treatment.stance, air, pieceFacts(record).tools ?? { scale_step_g: SCALE_STEP_G });
   if (found.way.places === undefined)
     return (
-      <p className="max-w-[560px] py-4 text-[16px] leading-[22px]">
+      <p className="max-w-[560px] py-4 text-read leading-[22px]">
         You decided: {found.way.label.toLowerCase()}. No chain of materials is needed; Make ready holds what is to do. Survey takes the
         decision back.
       </p>

@@ -1,5 +1,9 @@
+import { finishRow, substrateRow } from "@/core/catalogue";
 import { FIRST_DAMAGE } from "@/core/record/treatment";
+import { DrawnDamage } from "@/ui/survey/DrawnDamage";
 import { SaveSurvey, SurveyStation } from "@/ui/survey/SurveyStation";
+import { startForm } from "@/ui/survey/surveyForm";
+import { Tells } from "@/ui/survey/Tells";
 import { type StationView, stationPage } from "../station";
 import { stationMetadata } from "../title";
 
@@ -19,24 +23,33 @@ export default async function SurveyPage({ params, searchParams }: PageProps<"/t
 function render({ id, record, treatment, photographs, damages, parts, map_photograph }: StationView, damage: string) {
   const known = treatment.damages.find((each) => each.id === damage);
   const part = parts.find((each) => each.id === known?.survey.body.part) ?? parts.find((each) => each.id === record.part_id) ?? record;
+  const name = "name" in part ? part.name : record.part_name;
+  const before = {
+    ...(treatment.damages[0] ? { shared: treatment.damages[0].survey.body.survey } : {}),
+    ...(known ? { survey: known.survey.body.survey } : {}),
+    ...(known?.survey.body.way ? { way: known.survey.body.way } : {}),
+  };
+  const values = startForm(before);
+  const piece = { substrate: part.substrate, finish: part.finish };
   return (
     <SurveyStation
       key={`${damage} ${known?.survey.id ?? ""}`}
       treatment={id}
       damage={damage}
-      piece={{ kind: record.kind, substrate: part.substrate, finish: part.finish }}
-      part={"name" in part ? part.name : record.part_name}
+      piece={{ kind: record.kind, ...piece }}
+      part={name}
       part_id={known?.survey.body.part ?? record.part_id}
       parts={parts}
       stance={treatment.stance}
       damages={damages}
       photographs={photographs}
       first={treatment.damages.length === 0 || damage === treatment.damages[0]?.id}
-      {...(treatment.damages[0] ? { shared: treatment.damages[0].survey.body.survey } : {})}
       {...(map_photograph ? { mapPhotograph: map_photograph } : {})}
-      {...(known ? { survey: known.survey.body.survey, surveyEntry: known.survey.id, title: known.survey.body.title ?? "" } : {})}
+      {...before}
+      {...(known ? { surveyEntry: known.survey.id, title: known.survey.body.title ?? "" } : {})}
       apart={treatment.damages.length > 1 && known !== undefined && treatment.closed === undefined}
-      {...(known?.survey.body.way ? { way: known.survey.body.way } : {})}
+      drawn={<DrawnDamage values={values} {...piece} part={name} />}
+      told={<Tells values={values} on={substrateRow(part.substrate)} finish={finishRow(part.finish)} />}
     />
   );
 }
