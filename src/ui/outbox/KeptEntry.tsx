@@ -7,6 +7,12 @@ import { isCollision, type Kept } from "./queue";
 import { outbox } from "./useOutbox";
 import { useEntryWords } from "./words";
 
+function stateOf(problem: Kept["problem"]) {
+  const twice = problem !== undefined && isCollision(problem);
+  const passing = problem === undefined || isPassing(problem);
+  return { twice, passing, title: twice ? "Written twice" : passing ? "Not saved: the record is away" : "Not saved" };
+}
+
 /** An entry that does not stand in the log yet: why, what was typed, theirs beside mine, and what to do. */
 export function KeptEntry({ entry, named = false }: { entry: Kept; named?: boolean }) {
   const [busy, setBusy] = useState(false);
@@ -14,9 +20,7 @@ export function KeptEntry({ entry, named = false }: { entry: Kept; named?: boole
   const said = useEntryWords(entry.body);
   const words = entry.batch?.words ?? said;
   const { problem, body, piece, since } = entry;
-  const twice = problem !== undefined && isCollision(problem);
-  const passing = problem === undefined || isPassing(problem);
-  const title = twice ? "Written twice" : passing ? "Not saved: the record is away" : "Not saved";
+  const { twice, passing, title } = stateOf(problem);
   const press = (work: () => Promise<void>) => {
     setBusy(true);
     void work().finally(() => setBusy(false));
