@@ -38,7 +38,7 @@ export default defineConfig({
     { name: "journey", testMatch: /journey|keyboard|tools/, use: { baseURL: address("empty") }, fullyParallel: false, workers: 1 },
     {
       name: "demo",
-      testMatch: /demo|faults|views|api|start|survey|cabinet|join|jobs|batch|colour|shop|fill|objects/,
+      testMatch: /demo|faults|views|api|start|survey|cabinet|join|jobs|batch|colour|shop|fill|objects|openapi/,
       use: { baseURL: address("demo") },
     },
     { name: "away", testMatch: /away/, use: { baseURL: address("away") } },

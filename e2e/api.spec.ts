@@ -3,13 +3,10 @@ import { newTreatment } from "./support";
 
 const chip = { solids: [{ shape: "edgeChip", length: 34, depth: 11, thickness: 6 }] };
 
-test("calculations answer over HTTP as they do in the core, and are described", async ({ request }) => {
+test("calculations answer over HTTP as they do in the core", async ({ request }) => {
   const answer = await request.post("/api/calc/volume", { data: chip });
   expect(answer.status()).toBe(200);
   expect((await answer.json()).volume_cm3).toBeCloseTo(1.762, 3);
-  const described = await (await request.get("/api/openapi.json")).json();
-  expect(described.openapi).toBe("3.1.0");
-  for (const path of Object.keys(described.paths)) expect((await request.post(path, { data: {} })).status()).toBe(422);
 });
 
 test("refusals are problem documents", async ({ request }) => {

@@ -12,31 +12,25 @@ const PROBLEM = {
   },
 };
 
-const json = (schema: unknown, type = "application/json") => ({ content: { [type]: { schema } } });
+/** A schema as JSON content. */
+export const json = (schema: unknown, type = "application/json") => ({ content: { [type]: { schema } } });
 
-/** OpenAPI 3.1 of the calculations, from the very schemas that check them. */
-export function openApi(): object {
-  const paths = Object.entries(CALCULATIONS).map(([name, { title, input, result }]) => [
-    `/api/calc/${name}`,
-    {
-      post: {
-        operationId: name,
-        summary: title,
-        requestBody: { required: true, ...json(input) },
-        responses: {
-          200: { description: "The answer, unrounded, with basis and warnings", ...json(result) },
-          422: { description: "The input does not fit", ...json(PROBLEM, "application/problem+json") },
+/** A refusal, whatever route it comes from. */
+export const PROBLEM_ANSWER = { description: "Refused, with the reason", ...json(PROBLEM, "application/problem+json") };
+
+/** The paths of the calculations, from the very schemas that check them. */
+export function calcPaths(): Record<string, Record<string, object>> {
+  return Object.fromEntries(
+    Object.entries(CALCULATIONS).map(([name, { title, input, result }]) => [
+      `/api/calc/${name}`,
+      {
+        post: {
+          operationId: name,
+          summary: title,
+          requestBody: { required: true, ...json(input) },
+          responses: { 200: { description: "The answer, unrounded, with basis and warnings", ...json(result) }, default: PROBLEM_ANSWER },
         },
       },
-    },
-  ]);
-  return {
-    openapi: "3.1.0",
-    info: {
-      title: "Wanderjahr calculations",
-      version: "1",
-      description: "Units: mm, mm², cm³, g, g/cm³, °C, minutes, % RH, µm. Times ISO 8601 with offset.",
-    },
-    paths: Object.fromEntries(paths),
-  };
+    ]),
+  );
 }

@@ -314,7 +314,7 @@ async function holding(em: Em, words: string, limit: number): Promise<Hit[]> {
   const like = likeOf(words);
   return em.execute(
     `select * from (
-       (${PIECE}, case when ${CALLED} ilike ? then 1 else ${BY_OWNER} end as nearness
+       (${PIECE}, case when ${CALLED} ilike ? then 1 else ${BY_OWNER} end::float8 as nearness
          from piece p where p.deleted_at is null and (p.title || ' ' || p.reference || ' ' || p.owner_reference) ilike ? limit ?)
        union all (${OF_PIECE}, 1 ${LIVE} and t.title ilike ? limit ?)
        union all (select 'product', c.id, c.name, replace(c.class, '-', ' '), 1 from product c

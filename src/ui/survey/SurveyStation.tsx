@@ -1,6 +1,6 @@
 "use client";
 import { useRouter } from "next/navigation";
-import { lazy, type ReactNode, Suspense } from "react";
+import { lazy, type ReactNode, Suspense, useState } from "react";
 import { useForm } from "react-hook-form";
 import { type Finish, finishRow, type PieceKind, type Stance, type Substrate, substrateRow } from "@/core/catalogue";
 import type { BodyOf } from "@/core/record/events.schema";
@@ -73,6 +73,7 @@ export function SurveyStation(props: Props) {
     defaultValues: startForm(props),
     resolver: (typed, ...rest) => resolverOf(readAll)(typed, ...rest),
   });
+  const [start] = useState(() => JSON.stringify(form.getValues()));
   const draft = useDraft(`survey:${treatment}:${damage}`, form);
   const values = form.watch();
   const refused = Object.fromEntries(log.errors.map((error) => [fieldOf(error), error.message]));
@@ -112,7 +113,7 @@ export function SurveyStation(props: Props) {
     router.push(`/treatments/${treatment}/match?damage=${damage}`);
   }, showWrong);
   // until something is typed, what the server drew and told of it stands
-  const live = form.formState.isDirty || part_id !== props.part_id;
+  const live = JSON.stringify(values) !== start || part_id !== props.part_id;
   const part_: SurveyPart = { form, values, errors: wrongs };
   return (
     <form id={FORM_ID} onSubmit={save} noValidate>

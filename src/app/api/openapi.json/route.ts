@@ -1,4 +1,4 @@
-import { openApi } from "@/core/openapi";
+import { openApi } from "@/work/openapi";
 
 export const dynamic = "force-static";
 
