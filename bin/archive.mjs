@@ -17,5 +17,5 @@ try {
   // what went wrong was said by the one that was run
   process.exitCode = 1;
 } finally {
-  if (cluster?.mine) cluster.stop();
+  cluster?.stop();
 }

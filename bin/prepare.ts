@@ -13,9 +13,13 @@ const DEMO = path.resolve(process.cwd(), "demo");
 /** Bring the database up to date; with `--demo`, bring the demo world into an empty one. */
 async function main(): Promise<void> {
   const orm = await MikroORM.init({ ...config, debug: false });
-  await orm.getMigrator().up();
+  // two first starts on one database take turns, whatever folder they are in
+  await orm.em.fork().transactional(async (tx) => {
+    await tx.execute("select pg_advisory_xact_lock(hashtextextended('prepare', 0))");
+    await orm.getMigrator().up();
+    if (process.argv.includes("--demo") && (await isEmpty(await em()))) await loadDemo();
+  });
   await orm.close(true);
-  if (process.argv.includes("--demo") && (await isEmpty(await em()))) await loadDemo();
   await closeStore();
 }
 

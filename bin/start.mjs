@@ -1,5 +1,6 @@
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import path from "node:path";
+import { alone } from "./lib/alone.mjs";
 import { buildApp } from "./lib/build.mjs";
 import { hashOf } from "./lib/hash.mjs";
 import { ensurePackages } from "./lib/packages.mjs";
@@ -37,16 +38,20 @@ async function main() {
   const [major, minor] = process.versions.node.split(".").map(Number);
   if (major < 20 || (major === 20 && minor < 9)) throw new Error(`Node.js 20.9 or newer is needed; this is ${process.versions.node}.`);
   if (!(await isFree(PORT))) throw new Error(`Port ${PORT} is taken. Stop what runs there, or choose another: PORT=3211 npm start`);
-  ensurePackages(ROOT);
-  const cluster = await database();
+  let cluster;
   try {
-    prepare(cluster);
-    process.env.APP_STAMP = hashOf(ROOT, ["src/core", "src/work"]);
-    if (!EMPTY && !process.env.SHOP_NAME) process.env.SHOP_NAME = "Haldenau Fairground Collection";
-    if (!DEV) buildApp(ROOT);
+    // two starts at once would install, migrate and build over one another
+    await alone(path.join(ROOT, ".data"), async () => {
+      ensurePackages(ROOT);
+      cluster = await database();
+      prepare(cluster);
+      process.env.APP_STAMP = hashOf(ROOT, ["src/core", "src/work"]);
+      if (!EMPTY && !process.env.SHOP_NAME) process.env.SHOP_NAME = "Haldenau Fairground Collection";
+      if (!DEV) buildApp(ROOT);
+    });
     return await serve();
   } finally {
-    if (cluster?.mine) cluster.stop();
+    cluster?.stop();
   }
 }
 

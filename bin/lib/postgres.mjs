@@ -1,7 +1,8 @@
 import { createHash } from "node:crypto";
-import { chownSync, existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
+import { chownSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
 import path from "node:path";
+import { identity, isZombie, lives, nameOf } from "./process.mjs";
 import { quiet } from "./run.mjs";
 import { ensurePackage, newestPostgres } from "./system.mjs";
 
@@ -10,7 +11,7 @@ const SCRATCH = ["fsync = off", "synchronous_commit = off", "full_page_writes = 
 
 /**
  * A private PostgreSQL cluster on loopback, without a socket, at a port of its own.
- * `scratch` trades durability for speed: for tests only. Answers how to reach it and whether this call started it.
+ * `scratch` trades durability for speed: for tests only. It is stopped when the last of the processes that use it has stopped it.
  */
 export async function startCluster({ folder, firstPort, databases, scratch = false }) {
   ensurePackage("postgresql");
@@ -20,7 +21,7 @@ export async function startCluster({ folder, firstPort, databases, scratch = fal
   const pg = (program, args, options = {}) => quiet(path.join(newestPostgres(), program), args, { ...who, ...options, cwd: home });
   if (!existsSync(path.join(data, "PG_VERSION"))) initialise(pg, data);
   const portFile = path.join(home, "port");
-  let started = false;
+  forgetStale(data);
   if (pg("pg_ctl", ["-D", data, "status"]).status !== 0) {
     const port = await freePort(existsSync(portFile) ? Number(readFileSync(portFile, "utf8")) : firstPort);
     writeFileSync(portFile, String(port));
@@ -28,7 +29,6 @@ export async function startCluster({ folder, firstPort, databases, scratch = fal
     const log = path.join(home, "postgres.log");
     const up = pg("pg_ctl", ["-D", data, "-l", log, "-w", "-t", "30", "start"], { stdio: ["ignore", "ignore", "pipe"] });
     if (up.status !== 0) throw new Error(`PostgreSQL did not start:\n${tail(log)}`);
-    started = true;
   }
   const port = Number(readFileSync(portFile, "utf8"));
   const url = (database) => `postgresql://${USER}@127.0.0.1:${port}/${database}`;
@@ -37,13 +37,16 @@ export async function startCluster({ folder, firstPort, databases, scratch = fal
     const made = pg("createdb", args);
     if (made.status !== 0 && !made.stderr.includes("already exists")) throw new Error(made.stderr);
   }
-  const adopted = !started && !ownerLives(home);
-  if (started || adopted) writeFileSync(path.join(home, "owner"), String(process.pid));
+  const users = path.join(home, "users");
+  mkdirSync(users, { recursive: true });
+  writeFileSync(path.join(users, String(process.pid)), identity());
   return {
     url,
     home,
-    mine: started || adopted,
-    stop: () => pg("pg_ctl", ["-D", data, "-m", "fast", "-w", "stop"]),
+    stop: () => {
+      rmSync(path.join(users, String(process.pid)), { force: true });
+      if (!inUse(users)) pg("pg_ctl", ["-D", data, "-m", "fast", "-w", "stop"]);
+    },
     drop: (database) => pg("dropdb", ["-h", "127.0.0.1", "-p", String(port), "-U", USER, "--if-exists", "--force", database]),
   };
 }
@@ -95,13 +98,26 @@ export function isFree(port) {
   });
 }
 
-function ownerLives(home) {
-  try {
-    process.kill(Number(readFileSync(path.join(home, "owner"), "utf8")), 0);
-    return true;
-  } catch {
+/** Whether another process that runs still uses it; what killed ones left is taken away. */
+function inUse(users) {
+  return readdirSync(users).some((name) => {
+    const file = path.join(users, name);
+    if (lives(readFileSync(file, "utf8"))) return true;
+    rmSync(file, { force: true });
     return false;
-  }
+  });
+}
+
+/** After a crash a file may name as the database's a process that is another program by now: PostgreSQL would then refuse to start. */
+function forgetStale(data) {
+  const file = path.join(data, "postmaster.pid");
+  if (!existsSync(file)) return;
+  const pid = Number.parseInt(readFileSync(file, "utf8"), 10);
+  const name = nameOf(pid);
+  if (name === "" || (name.startsWith("postgres") && !isZombie(pid))) return;
+  const found = isZombie(pid) ? "was killed" : `is ${name} now`;
+  console.log(`The database was not stopped properly; process ${pid}, which it ran as, ${found}. It starts anew.`);
+  rmSync(file);
 }
 
 function tail(file) {

@@ -41,7 +41,7 @@ export async function withDemoApp(root, work) {
     return await work(`http://127.0.0.1:${port}`);
   } finally {
     server?.kill("SIGTERM");
-    if (before.mine) cluster.stop();
+    cluster.stop();
   }
 }
 
