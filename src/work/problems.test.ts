@@ -11,6 +11,7 @@ test.each<[string, unknown, boolean]>([
   ["a backend that was killed under a query", coded("terminating connection due to unexpected postmaster exit", "57P01"), true],
   ["a pool whose client is gone", new Error("Client has encountered a connection error and is not queryable"), true],
   ["a server that recovers", new Error("the database system is in recovery mode"), true],
+  ["a transaction that lost its connection midway", new Error("Transaction query already complete, run with DEBUG=knex:tx"), true],
   ["too many connections", coded("sorry, too many clients already", "53300"), true],
   ["a wrong query", coded("syntax error", "42601"), false],
   ["a slip in the code", new TypeError("undefined is not a function"), false],

@@ -17,8 +17,9 @@ export const tooLarge = (detail: string) => new WorkProblem(problem(413, "Too la
 
 /** Lost connections by code: of the operating system, and of PostgreSQL (appendix A: classes 08 and 57P, 53300 too many). */
 const AWAY_CODE = /^(ECONN|ETIMEDOUT|EPIPE|ENOTFOUND|08|57P0|53300)/;
+// what a transaction says whose connection was lost in its middle stands among them
 const AWAY_WORDS =
-  /ECONNREFUSED|ECONNRESET|Connection terminated|Connection ended|connection error and is not queryable|Client was closed|timeout expired|timeout exceeded when trying to connect|Timeout acquiring a connection|terminating connection|the database system is (starting up|shutting down|in recovery mode)/i;
+  /ECONNREFUSED|ECONNRESET|Connection terminated|Connection ended|connection error and is not queryable|Client was closed|timeout expired|timeout exceeded when trying to connect|Timeout acquiring a connection|Transaction query already complete|terminating connection|the database system is (starting up|shutting down|in recovery mode)/i;
 const FULL_CODE = /^(53100|ENOSPC)/;
 
 /** An error and all that it was wrapped in, outermost first. */
