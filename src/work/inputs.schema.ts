@@ -6,10 +6,11 @@ import {
   type Finish,
   PIECE_KINDS,
   type PieceKind,
+  ROLES,
   SUBSTRATES,
   type Substrate,
 } from "@/core/catalogue";
-import { FiguresSchema, OwnProductSchema } from "@/core/match/match.schema";
+import { FiguresSchema, MatchInput, OwnProductSchema } from "@/core/match/match.schema";
 import { EventBody } from "@/core/record/events.schema";
 import { ShopSchema } from "@/core/shop/shop.schema";
 import { STANCE_SCHEMA, SurveySchema } from "@/core/survey/survey.schema";
@@ -155,3 +156,16 @@ export const ShopEdit = Type.Composite([ShopSchema, strict({ version: Type.Integ
 
 /** `damage`: of this treatment; `part` where it is on another part than the first. */
 export const WaysQuestion = strict({ survey: SurveySchema, stance: STANCE_SCHEMA, part: Type.Optional(id()) });
+
+const { stance: _stance, ...asked } = MatchInput.properties;
+const byRole = () => Type.Record(oneOf([...ROLES]), Type.String({ minLength: 1, maxLength: 2000 }));
+
+/** What is asked at Match: whose stance, which link, what if, and what was picked. */
+export const DeskInput = strict({
+  stance: STANCE_SCHEMA,
+  role: Type.Optional(oneOf([...ROLES])),
+  what_if: Type.Optional(strict(asked)),
+  picks: byRole(),
+  forced: byRole(),
+  why_not: Type.Optional(Type.String({ maxLength: 60 })),
+});

@@ -1,5 +1,3 @@
-"use client";
-import { useState } from "react";
 import { ROLE_LABELS, type Role, STANCE_LABELS } from "@/core/catalogue";
 import type { Facts } from "@/core/match/case";
 import { columnsFor, doubtsOf, type Judgement, marksOf, type Reason, reasonsOf } from "@/core/match/judge";
@@ -7,6 +5,7 @@ import { counted } from "@/core/units";
 import { HatchSwatch } from "../signs/Hatches";
 import { Dot } from "./Dot";
 import { keyOf, ordinal, shared, summary } from "./picks";
+import { ChooseButton, Reasons } from "./presses";
 import { ReasonList } from "./ReasonList";
 import { ScoreSum } from "./ScoreSum";
 
@@ -17,14 +16,13 @@ interface MatrixProps {
   readonly chosen: Judgement | undefined;
   /** What a what-if changed, by candidate. */
   readonly changes: ReadonlyMap<string, string>;
-  readonly choose: (key: string) => void;
 }
 
 /** A criterion that weighs this much stands out. */
 const HEAVY = 4;
 
 /** Candidates as rows, criteria as columns: word first, dot as a third cue, one sentence to sum up, reasons on demand. */
-export function MatchMatrix({ role, facts, judged, chosen, changes, choose }: MatrixProps) {
+export function MatchMatrix({ role, facts, judged, chosen, changes }: MatrixProps) {
   const { stance } = facts;
   const common = shared(judged);
   if (judged.length === 0)
@@ -65,7 +63,6 @@ export function MatchMatrix({ role, facts, judged, chosen, changes, choose }: Ma
               common={common}
               chosen={chosen !== undefined && keyOf(judgement) === keyOf(chosen)}
               change={changes.get(keyOf(judgement))}
-              choose={() => choose(keyOf(judgement))}
             />
           ))}
         </tbody>
@@ -80,11 +77,9 @@ interface RowProps {
   readonly place: number;
   readonly chosen: boolean;
   readonly change: string | undefined;
-  readonly choose: () => void;
 }
 
-function CandidateRow({ judgement, common, place, chosen, change, choose }: RowProps) {
-  const [open, setOpen] = useState(false);
+function CandidateRow({ judgement, common, place, chosen, change }: RowProps) {
   const { row, product, verdict, asked, fired } = judgement;
   const columns = columnsFor(asked);
   const marks = marksOf(judgement);
@@ -120,29 +115,28 @@ function CandidateRow({ judgement, common, place, chosen, change, choose }: RowP
               Chosen
             </b>
           ) : (
-            <button type="button" className="btn small w-full" onClick={choose} aria-label={`Choose ${row.name}`}>
-              Choose
-            </button>
+            <ChooseButton of={keyOf(judgement)} name={row.name} />
           )}
           {change && <span className="changed">{change}</span>}
         </td>
       </tr>
       <tr className={`sum ${chosen ? "chosen-sum" : ""}`}>
         <td colSpan={columns.length + 2}>
-          <button type="button" className="why" aria-expanded={open} onClick={() => setOpen(!open)}>
-            <Verdict fits={verdict === "fits"} text={summary(judgement, common)} />
-            {doubts.length > 0 && <span className="dim"> Not certain: {doubts.join(", ")}.</span>}{" "}
-            <u>{open ? "Hide the reasons" : `All reasons (${fired.length})`}</u>
-          </button>
-          {open && (
-            <>
-              <ReasonList reasons={reasonsOf(judgement)} />
-              <ScoreSum judgement={judgement} />
-              <p className="sub pb-2 pl-1">
-                Weighed for {STANCE_LABELS[asked.stance].toLowerCase()}. Figures of the class: {row.source}. Food: {row.food}.
-              </p>
-            </>
-          )}
+          <Reasons
+            count={fired.length}
+            verdict={
+              <>
+                <Verdict fits={verdict === "fits"} text={summary(judgement, common)} />
+                {doubts.length > 0 && <span className="dim"> Not certain: {doubts.join(", ")}.</span>}
+              </>
+            }
+          >
+            <ReasonList reasons={reasonsOf(judgement)} />
+            <ScoreSum judgement={judgement} />
+            <p className="sub pb-2 pl-1">
+              Weighed for {STANCE_LABELS[asked.stance].toLowerCase()}. Figures of the class: {row.source}. Food: {row.food}.
+            </p>
+          </Reasons>
         </td>
       </tr>
     </>

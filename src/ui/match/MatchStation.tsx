@@ -1,83 +1,47 @@
 "use client";
-import { useDeferredValue, useMemo, useState } from "react";
-import { ROLE_LABELS, type Role, STANCE_LABELS, STANCES, type Stance } from "@/core/catalogue";
-import { factsOf, type Shelf } from "@/core/match/case";
-import { clashesWith } from "@/core/match/chains";
-import { type AtPlaces, factsAt, matching } from "@/core/match/match";
-import type { ChainLink, MatchInput } from "@/core/match/match.schema";
-import { keyRole } from "@/core/match/roles";
+import { useRef, useState, useTransition } from "react";
+import { ROLE_LABELS, STANCE_LABELS, STANCES } from "@/core/catalogue";
 import { Segmented } from "../forms/Segmented";
 import { Sign } from "../signs/Sign";
-import { Aids } from "./Aids";
-import { ChainStrip, PlanButton, whyNotPlanned } from "./MatchChain";
-import { MatchMatrix } from "./MatchMatrix";
-import { Openers } from "./Openers";
-import {
-  askedPlaces,
-  candidates,
-  chainFor,
-  changesSince,
-  type Forced,
-  forcedOf,
-  otherStance,
-  otherWould,
-  type Picks,
-  picksOf,
-} from "./picks";
-import { Refused } from "./Refused";
+import type { Asked, DeskQuestion } from "./desk";
+import type { AskDesk, DeskAnswer } from "./deskAnswer";
+import { type DeskActs, DeskContext } from "./deskContext";
+import { PlanButton } from "./PlanButton";
 import { WhatIf } from "./WhatIf";
-import { WhyNot } from "./WhyNot";
 
 interface Props {
   readonly treatment: string;
   readonly damage: string;
-  /** The links that the way takes, each with the measures of its own place. */
-  readonly places: AtPlaces;
   /** How the damage is met, and why not in the way that would stand first. */
   readonly way: string;
   readonly because?: string;
-  readonly input: Omit<MatchInput, "stance">;
-  /** Absent = the cabinet is empty, and nothing is said of it. */
-  readonly shelf?: Shelf;
-  readonly choice?: { readonly stance: Stance; readonly chain: readonly ChainLink[]; readonly entry: string };
+  readonly input: Asked;
+  /** The question that the page opens with, and its answer; further ones the server is asked. */
+  readonly question: DeskQuestion;
+  readonly first: DeskAnswer | undefined;
+  readonly ask: AskDesk;
+  /** The entry of the choice that stands. */
+  readonly entry?: string;
   readonly stale: boolean;
   /** Why the shop should stop and refer; empty when it may go on. */
   readonly referrals: readonly string[];
 }
 
 /** Match: candidates with reasons, the stance, what if, why not, the chain, and what was refused and why. */
-export function MatchStation({ treatment, damage, places, way, because, input, shelf, choice, stale, referrals }: Props) {
-  const [stance, setStance] = useState<Stance>(choice?.stance ?? "reversible");
-  // undefined = as surveyed, whatever the air does meanwhile
-  const [whatIf, setWhatIf] = useState<typeof input>();
-  const [picks, setPicks] = useState<Picks>(() => picksOf(choice?.chain ?? []));
-  const [forced, setForced] = useState<Forced>(() => forcedOf(choice?.chain ?? []));
-  const asked = whatIf ?? input;
-  const question = useDeferredValue(asked);
-  const at = useMemo(() => askedPlaces(places, input, question), [places, input, question]);
-  const found = useMemo(() => matching({ ...question, stance }, shelf, at), [question, stance, shelf, at]);
-  const other = useMemo(() => matching({ ...question, stance: otherStance(stance) }, shelf, at), [question, stance, shelf, at]);
-  const surveyed = useMemo(
-    () => matching({ ...input, stance: choice?.stance ?? "reversible" }, shelf, places),
-    [input, choice?.stance, shelf, places],
-  );
-  const changed = whatIf !== undefined || stance !== (choice?.stance ?? "reversible");
-  const key = keyRole(found.roles);
-  const [shownRole, setShownRole] = useState<Role | undefined>(key);
-  const role = shownRole && found.roles.includes(shownRole) ? shownRole : key;
-  if (key === undefined || role === undefined)
-    return <p className="py-6 text-read leading-[24px]">“{way}” needs no material here. Correct the survey, or go on.</p>;
-  const chain = chainFor(found, picks, forced);
-  const changes: ReadonlyMap<string, string> = changed ? changesSince(surveyed, found, role, picks[role]) : new Map();
-  const facts = factsOf({ ...question, stance }, shelf);
-  const here = at.at[role];
-  const clashes = chain.map((link, i) => clashesWith(facts, chain.slice(0, i), link));
-  const missing =
-    whatIf === undefined ? whyNotPlanned(chain, clashes, found.roles, forced) : "This is a what-if: go back to the survey first";
-  const choose = (key: string, reason?: string) => {
-    setPicks({ ...picks, [role]: key });
-    const { [role]: _, ...others } = forced;
-    setForced(reason === undefined ? others : { ...others, [role]: reason });
+export function MatchStation({ treatment, damage, way, because, input, question, first, ask, entry, stale, referrals }: Props) {
+  const { asked, answer, asking, trouble, change } = useAnswers(question, first, ask);
+  if (!answer) return <p className="py-6 text-read leading-[24px]">“{way}” needs no material here. Correct the survey, or go on.</p>;
+  const { role, roles, other, links, missing } = answer;
+  const acts: DeskActs = {
+    choose: (key, reason) => {
+      const { [role]: _, ...others } = asked.forced;
+      change({ picks: { ...asked.picks, [role]: key }, forced: reason === undefined ? others : { ...others, [role]: reason } });
+    },
+    takeBack: () => {
+      const { [role]: _, ...others } = asked.forced;
+      change({ forced: others });
+    },
+    whyNot: (key) => change({ why_not: key }),
   };
   return (
     <>
@@ -86,36 +50,42 @@ export function MatchStation({ treatment, damage, places, way, because, input, s
         {because && <span className="dim">, since {because.charAt(0).toLowerCase() + because.slice(1)}</span>}
       </p>
       <div className="btn-row justify-between pb-2">
-        {found.roles.length > 1 ? (
+        {roles.length > 1 ? (
           <Segmented
             label="Link of the chain"
             value={role}
-            options={found.roles.map((each) => [each, ROLE_LABELS[each]] as const)}
-            onChange={setShownRole}
+            options={roles.map((each) => [each, ROLE_LABELS[each]] as const)}
+            onChange={(link) => change({ role: link })}
           />
         ) : (
           <span />
         )}
         <div className="btn-row">
-          <span className="dim">{otherWould(other, found, stance)}</span>
+          <span className="dim" role="status">
+            {asking ? "Judging …" : other}
+          </span>
           <Segmented
             label="Stance"
-            value={stance}
+            value={asked.stance}
             options={STANCES.map((each) => [each, STANCE_LABELS[each]] as const)}
-            onChange={setStance}
+            onChange={(stance) => change({ stance })}
           />
           <PlanButton
             treatment={treatment}
             damage={damage}
-            forced={forced}
-            stance={stance}
-            chain={chain}
-            missing={missing}
-            choice={choice}
+            stance={asked.stance}
+            links={links}
+            missing={asking ? "Judging …" : missing}
+            entry={entry}
             needsReason={referrals.length > 0}
           />
         </div>
       </div>
+      {trouble !== "" && (
+        <Sign name="away" className="pb-2" wrap>
+          {trouble}
+        </Sign>
+      )}
       {referrals.map((text) => (
         <Sign key={text} name="never" className="pb-2" wrap>
           Stop and refer. {text}
@@ -126,28 +96,48 @@ export function MatchStation({ treatment, damage, places, way, because, input, s
           The survey was changed after you chose: look again, then choose once more.
         </Sign>
       )}
-      <Openers input={{ ...question, stance }} found={found} />
-      <WhatIf surveyed={input} asked={asked} changed={whatIf !== undefined} ask={setWhatIf} />
-      <MatchMatrix
-        role={role}
-        facts={here ? factsAt(facts, here) : facts}
-        judged={candidates(found, role, picks[role])}
-        chosen={chain.find((link) => link.role === role)}
-        changes={changes}
-        choose={choose}
+      <WhatIf
+        surveyed={input}
+        asked={asked.what_if ?? input}
+        changed={asked.what_if !== undefined}
+        ask={(what_if) => change({ what_if }, WHAT_IF_PAUSE_MS)}
       />
-      {forced[role] && (
-        <p className="py-2">
-          <Sign name="never">Taken against the rules</Sign> {forced[role]}{" "}
-          <button type="button" className="link-btn" onClick={() => setForced(({ [role]: _, ...others }) => others)}>
-            Take it back
-          </button>
-        </p>
-      )}
-      <ChainStrip chain={chain} clashes={clashes} keyRole={key} forced={forced} />
-      <Aids facts={facts} chain={chain} />
-      <WhyNot found={found} facts={facts} places={at} />
-      <Refused role={role} found={found} changes={changes} take={choose} />
+      <DeskContext value={acts}>{answer.view}</DeskContext>
     </>
   );
+}
+
+/** Figures of a what-if are typed: the server is asked a moment after the last key. */
+const WHAT_IF_PAUSE_MS = 200;
+
+/** The question as it stands and the last answer to it; an answer that another question has overtaken is not shown. */
+function useAnswers(question: DeskQuestion, first: DeskAnswer | undefined, ask: AskDesk) {
+  const [asked, setAsked] = useState(question);
+  const [answer, setAnswer] = useState<DeskAnswer>();
+  const [trouble, setTrouble] = useState("");
+  const [asking, startAsking] = useTransition();
+  const last = useRef(0);
+  const pause = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const change = (to: { readonly [K in keyof DeskQuestion]?: DeskQuestion[K] | undefined }, pause_ms = 0) => {
+    const { what_if, ...rest } = { ...asked, ...to };
+    const next = { ...rest, ...(what_if === undefined ? {} : { what_if }) } as DeskQuestion;
+    setAsked(next);
+    last.current += 1;
+    const mine = last.current;
+    clearTimeout(pause.current);
+    pause.current = setTimeout(
+      () =>
+        startAsking(async () => {
+          try {
+            const found = await ask(next);
+            if (mine === last.current) startAsking(() => setAnswer(found));
+            setTrouble("");
+          } catch {
+            setTrouble("The rules can’t be asked now: the server does not answer. What you chose stays; press it again in a moment.");
+          }
+        }),
+      pause_ms,
+    );
+  };
+  return { asked, answer: answer ?? first, asking, trouble, change };
 }

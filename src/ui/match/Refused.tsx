@@ -1,24 +1,13 @@
-"use client";
-import { useState } from "react";
 import { ROLE_LABELS, type Role } from "@/core/catalogue";
 import { doubtsOf, reasonsOf } from "@/core/match/judge";
 import { insteadOf, type Matching, REFER } from "@/core/match/match";
 import { HatchSwatch } from "../signs/Hatches";
 import { Sign } from "../signs/Sign";
 import { insteadWords, keyOf, refusedOf } from "./picks";
+import { TakeAnyway } from "./presses";
 
 /** What was refused for a link, each with one sentence and what to use instead; nothing is hidden. */
-export function Refused({
-  role,
-  found,
-  changes,
-  take,
-}: {
-  role: Role;
-  found: Matching;
-  changes: ReadonlyMap<string, string>;
-  take: (key: string, because: string) => void;
-}) {
+export function Refused({ role, found, changes }: { role: Role; found: Matching; changes: ReadonlyMap<string, string> }) {
   const { told, plain } = refusedOf(found, role);
   const instead = insteadOf(role, found.byRole, found.chains);
   const use = instead === REFER ? "No material here does this: refer." : insteadWords(instead);
@@ -48,7 +37,7 @@ export function Refused({
               {judgement.fired.some(({ hazard }) => hazard) ? (
                 <span className="dim"> It guards people: no reason lifts it.</span>
               ) : (
-                <TakeAnyway name={judgement.row.name} take={(because) => take(keyOf(judgement), because)} />
+                <TakeAnyway of={keyOf(judgement)} name={judgement.row.name} />
               )}
             </span>
           </div>
@@ -61,34 +50,5 @@ export function Refused({
         </p>
       )}
     </section>
-  );
-}
-
-/** The restorer may know better: against the rule, with the reason on record. */
-function TakeAnyway({ name, take }: { name: string; take: (because: string) => void }) {
-  const [reason, setReason] = useState("");
-  return (
-    <details className="inline-block pl-2">
-      <summary className="link-btn inline-flex cursor-pointer items-center">Take it all the same</summary>
-      <span className="btn-row">
-        <input
-          className="txt w-[300px]"
-          aria-label={`Why ${name} all the same`}
-          placeholder="why; the record keeps it"
-          value={reason}
-          maxLength={2000}
-          onChange={(event) => setReason(event.target.value)}
-        />
-        <button
-          type="button"
-          className="btn small"
-          disabled={reason.trim() === ""}
-          onClick={() => take(reason.trim())}
-          aria-label={`Take ${name}`}
-        >
-          Take it
-        </button>
-      </span>
-    </details>
   );
 }

@@ -1,29 +1,21 @@
-"use client";
-import { useId, useState } from "react";
 import { CLASS_ROWS, materialOf, ROLE_LABELS, type Role } from "@/core/catalogue";
 import type { Facts } from "@/core/match/case";
 import { type Judgement, judge, reasonsOf } from "@/core/match/judge";
 import { type AtPlaces, factsAt, type Matching } from "@/core/match/match";
-import { useHydrated } from "../forms/hydrated";
 import { Sign } from "../signs/Sign";
+import { WhyNotSelect } from "./presses";
 import { ReasonList } from "./ReasonList";
 import { ScoreSum } from "./ScoreSum";
 
 const WORDS = { fits: "Fits", "fits-if": "Fits if", refused: "Refused" } as const;
 
 /** Takes any class or own jar and lists every rule that spoke for and against it, in every link that it could be. */
-export function WhyNot({ found, facts, places }: { found: Matching; facts: Facts; places: AtPlaces }) {
-  const id = useId();
-  const hydrated = useHydrated();
-  const [asked, setAsked] = useState("");
+export function WhyNot({ asked, found, facts, places }: { asked: string; found: Matching; facts: Facts; places: AtPlaces }) {
   const jars = facts.shelf?.jars ?? [];
   const judged = asked === "" ? [] : judgementsOf(asked, found.roles, facts, places);
   return (
     <section aria-label="Why not" className="mt-5">
-      <label className="txt-label" htmlFor={id}>
-        <b className="text-body text-ink">Why not …?</b> Any material, with all that speaks for and against it here
-      </label>
-      <select id={id} className="txt max-w-[420px]" value={asked} disabled={!hydrated} onChange={(event) => setAsked(event.target.value)}>
+      <WhyNotSelect value={asked}>
         <option value="">Choose a material …</option>
         {jars.length > 0 && (
           <optgroup label="In the cabinet">
@@ -43,7 +35,7 @@ export function WhyNot({ found, facts, places }: { found: Matching; facts: Facts
               </option>
             ))}
         </optgroup>
-      </select>
+      </WhyNotSelect>
       {asked !== "" && judged.length === 0 && <p className="pt-2">{noLink(asked, facts, found.roles)}</p>}
       {judged.map((judgement) => (
         <div key={judgement.role} className="rule-ash mt-2 pt-2">

@@ -6,7 +6,9 @@ import { atPlaces } from "@/core/plan/links";
 import { matchInputOf } from "@/core/plan/matchInput";
 import type { Damage } from "@/core/survey/measures.data";
 import { AIR, wordsOf } from "../demo.fixture";
+import { deskOf, firstQuestion } from "./desk";
 import { MatchStation } from "./MatchStation";
+import { MatchView } from "./MatchView";
 
 jest.mock("next/navigation", () => ({ useRouter: () => ({ push: () => undefined, refresh: () => undefined }) }));
 
@@ -15,17 +17,15 @@ function opened(substrate: Substrate, finish: Finish, damage: Damage, service: o
   const survey = { damage, service };
   const found = workOut({ id: "d1", piece: "other", part: "p", substrate, finish, survey }, "reversible", AIR, { scale_step_g: 0.01 });
   const input = matchInputOf({ substrate, finish }, survey, damage, AIR.temp_C);
-  const markup = renderToStaticMarkup(
-    createElement(MatchStation, {
-      treatment: "t",
-      damage: "d1",
-      input,
-      places: atPlaces(found.places, input),
-      way: found.way.label,
-      stale: false,
-      referrals,
-    }),
-  );
+  const facts = { input, places: atPlaces(found.places, input) };
+  const question = firstQuestion(facts);
+  const desk = deskOf(facts, question);
+  if (!desk) throw new Error("no material is asked for");
+  const { role, other, links, missing } = desk;
+  const first = { role, roles: desk.found.roles, other, links, missing, view: createElement(MatchView, { desk }) };
+  const way = found.way.label;
+  const props = { treatment: "t", damage: "d1", input, question, first, ask: async () => first, way, stale: false, referrals };
+  const markup = renderToStaticMarkup(createElement(MatchStation, props));
   return { markup, words: wordsOf(markup), found };
 }
 

@@ -1,18 +1,13 @@
 import Link from "next/link";
-import { workOut } from "@/core/plan/damageContext";
-import { atPlaces } from "@/core/plan/links";
-import { matchInputOf } from "@/core/plan/matchInput";
-import { SCALE_STEP_G } from "@/core/plan/planCalc";
 import type { DamageRecord } from "@/core/record/treatment";
-import { referrals } from "@/core/survey/consequences";
-import { volumeOf } from "@/core/survey/place";
-import { shelfOf } from "@/core/views/stock";
-import { damageInput } from "@/core/views/worked";
+import { firstQuestion } from "@/ui/match/desk";
 import { MatchStation } from "@/ui/match/MatchStation";
-import { pieceFacts } from "@/work/working";
 import { Earlier } from "../Earlier";
 import { buildPanel, type StationView, stationPage } from "../station";
 import { stationMetadata } from "../title";
+import { answerTo } from "./answer";
+import { askDesk } from "./ask";
+import { deskFacts } from "./deskFacts";
 
 export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/match">) => stationMetadata(params, "match");
 
@@ -53,43 +48,29 @@ function Damages({ view: { id, treatment, damages }, shown }: { view: StationVie
   );
 }
 
-function DamageMatch({ view: { id, record, treatment, air, now, products }, damage }: { view: StationView; damage: DamageRecord }) {
-  const asked = damageInput(pieceFacts(record), damage);
-  const { choose: _choose, ...open } = asked;
-  const found = workOut(open, treatment.stance, air, pieceFacts(record).tools ?? { scale_step_g: SCALE_STEP_G });
-  if (found.way.places === undefined)
+function DamageMatch({ view, damage }: { view: StationView; damage: DamageRecord }) {
+  const { id } = view;
+  const { facts, way, because, referrals } = deskFacts(view, damage);
+  if (!facts)
     return (
       <p className="max-w-[560px] py-4 text-read leading-[22px]">
-        You decided: {found.way.label.toLowerCase()}. No chain of materials is needed; Make ready holds what is to do. Survey takes the
-        decision back.
+        You decided: {way.toLowerCase()}. No chain of materials is needed; Make ready holds what is to do. Survey takes the decision back.
       </p>
     );
-  const { survey } = damage.survey.body;
-  const { substrate, finish } =
-    found.context.f.on.substrate === "mdf-vinyl" && asked.finish === "none" ? { ...asked, finish: "foil" as const } : asked;
-  const input = matchInputOf({ substrate, finish }, survey, survey.damage, air.temp_C);
-  const need = {
-    filler: found.places.reduce((sum, place) => sum + (place.takes.includes("filler") ? volumeOf(place) : 0), 0),
-    adhesive: found.places.reduce(
-      (sum, place) => sum + (place.takes.includes("adhesive") ? ((place.area_mm2 ?? 0) * (place.film_mm ?? 0.1)) / 1000 : 0),
-      0,
-    ),
-  };
-  const shelf = shelfOf(products, need, now);
+  const question = firstQuestion(facts);
   return (
     <MatchStation
       treatment={id}
       damage={damage.id}
-      input={input}
-      places={atPlaces(found.places, input)}
-      way={found.way.label}
-      {...(found.because ? { because: found.because } : {})}
+      input={facts.input}
+      question={question}
+      first={answerTo(facts, question)}
+      ask={askDesk.bind(null, id, damage.id)}
+      way={way}
+      {...(because ? { because } : {})}
       stale={damage.choice_stale}
-      referrals={referrals(survey)}
-      {...(shelf ? { shelf } : {})}
-      {...(damage.choice
-        ? { choice: { stance: damage.choice.body.stance, chain: damage.choice.body.chain, entry: damage.choice.id } }
-        : {})}
+      referrals={referrals}
+      {...(facts.choice ? { entry: facts.choice.entry } : {})}
     />
   );
 }

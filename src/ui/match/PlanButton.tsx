@@ -1,0 +1,60 @@
+"use client";
+import { useRouter } from "next/navigation";
+import type { Stance } from "@/core/catalogue";
+import type { ChainLink } from "@/core/match/match.schema";
+import { useKept } from "../forms/kept";
+import { useLog } from "../treatment/TreatmentLog";
+
+/** What the choice takes of a bench hour, min; a working figure, corrected in the record. */
+const MATCH_MIN = 10;
+
+interface PlanProps {
+  readonly treatment: string;
+  readonly damage: string;
+  readonly stance: Stance;
+  readonly links: readonly ChainLink[];
+  /** What keeps it from being planned; empty when it may be. */
+  readonly missing: string;
+  /** The entry of the choice before. */
+  readonly entry: string | undefined;
+  /** The survey says to refer the piece: going on asks for a reason, which is recorded. */
+  readonly needsReason: boolean;
+}
+
+/** Writes the choice in the log and leads on. */
+export function PlanButton({ treatment, damage, stance, links, missing, entry, needsReason }: PlanProps) {
+  const router = useRouter();
+  const log = useLog();
+  const [reason, setReason, forget] = useKept(`match-reason:${treatment}:${damage}`, "");
+  const plan = async () => {
+    const body = {
+      kind: "matched" as const,
+      damage,
+      stance,
+      chain: [...links],
+      hands_min: MATCH_MIN,
+      ...(reason.trim() ? { reason: reason.trim() } : {}),
+    };
+    if (!(await log.write(body, entry ? { corrects: entry } : {}))) return;
+    forget();
+    router.push(`/treatments/${treatment}`);
+  };
+  const blocked = missing || (needsReason && reason.trim() === "" ? "Say why it is done here all the same" : "");
+  return (
+    <>
+      {needsReason && (
+        <input
+          className="txt w-[260px]"
+          aria-label="Why it is done here all the same"
+          placeholder="why it is done here all the same"
+          value={reason}
+          maxLength={2000}
+          onChange={(event) => setReason(event.target.value)}
+        />
+      )}
+      <button type="button" className="btn go" onClick={() => void plan()} disabled={log.busy || blocked !== ""}>
+        {blocked || "Plan this repair"}
+      </button>
+    </>
+  );
+}

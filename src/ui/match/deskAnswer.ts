@@ -1,0 +1,17 @@
+import type { ReactNode } from "react";
+import type { Role } from "@/core/catalogue";
+import type { ChainLink } from "@/core/match/match.schema";
+import type { DeskQuestion } from "./desk";
+
+/** What the server answers to a question: what a press needs to know, and all the rest as it is shown. */
+export interface DeskAnswer {
+  readonly role: Role;
+  readonly roles: readonly Role[];
+  readonly other: string;
+  readonly links: readonly ChainLink[];
+  readonly missing: string;
+  readonly view: ReactNode;
+}
+
+/** Asks the server; undefined = no material is needed. */
+export type AskDesk = (question: DeskQuestion) => Promise<DeskAnswer | undefined>;

@@ -1,0 +1,13 @@
+"use client";
+import { createContext, useContext } from "react";
+
+/** What a press in what the server drew does here. */
+export interface DeskActs {
+  /** Take a candidate for the link that is shown; a refused one with its reason. */
+  readonly choose: (key: string, because?: string) => void;
+  readonly takeBack: () => void;
+  readonly whyNot: (key: string) => void;
+}
+
+export const DeskContext = createContext<DeskActs>({ choose: () => undefined, takeBack: () => undefined, whyNot: () => undefined });
+export const useDesk = () => useContext(DeskContext);
