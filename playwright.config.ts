@@ -38,6 +38,7 @@ export default defineConfig({
     { name: "journey", testMatch: /journey|keyboard|tools/, use: { baseURL: address("empty") }, fullyParallel: false, workers: 1 },
     {
       name: "demo",
+      fullyParallel: true,
       testMatch: /demo|faults|views|api|start|survey|cabinet|join|jobs|batch|colour|shop|fill|objects|openapi/,
       use: { baseURL: address("demo") },
     },

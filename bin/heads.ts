@@ -3,13 +3,14 @@ import { forgetHeads } from "../src/store/queries";
 import { airNow } from "../src/work/climate";
 import { refreshOpen } from "../src/work/heads";
 
-/** Throw away what is kept beside the treatments and work all of it out anew. */
+/** Throw away what is kept beside the treatments and work all of it out anew; with `--behind` only what is of another build. */
 async function main(): Promise<void> {
   const [store, now] = [await em(), new Date()];
-  await forgetHeads(store);
+  const all = !process.argv.includes("--behind");
+  if (all) await forgetHeads(store);
   await refreshOpen(store, now, await airNow(store, now));
   await closeStore();
-  console.log("What lists show was worked out anew from the logs.");
+  if (all) console.log("What lists show was worked out anew from the logs.");
 }
 
 main().catch((error: unknown) => {

@@ -48,6 +48,7 @@ async function main() {
       process.env.APP_STAMP = hashOf(ROOT, ["src/core", "src/work"]);
       if (!EMPTY && !process.env.SHOP_NAME) process.env.SHOP_NAME = "Haldenau Fairground Collection";
       if (!DEV) buildApp(ROOT);
+      workOut(cluster);
     });
     return await serve();
   } finally {
@@ -74,6 +75,14 @@ function prepare(cluster) {
   if (stamp && existsSync(stamp) && readFileSync(stamp, "utf8") === wanted) return;
   run(path.join(BIN, "tsx"), ["bin/prepare.ts", ...(EMPTY ? [] : ["--demo"])]);
   if (stamp) writeFileSync(stamp, wanted);
+}
+
+/** What lists show is worked out by this build before the first page asks; skipped where it is already. */
+function workOut(cluster) {
+  const stamp = cluster && path.join(cluster.home, "worked-out");
+  if (stamp && existsSync(stamp) && readFileSync(stamp, "utf8") === process.env.APP_STAMP) return;
+  run(path.join(BIN, "tsx"), ["bin/heads.ts", "--behind"]);
+  if (stamp) writeFileSync(stamp, process.env.APP_STAMP);
 }
 
 async function serve() {

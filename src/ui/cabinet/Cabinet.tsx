@@ -1,11 +1,11 @@
 "use client";
-import dynamic from "next/dynamic";
 import Link from "next/link";
 import { type ReactNode, useMemo, useState } from "react";
 import type { Group } from "@/core/catalogue";
 import { figure, formatDate, formatGrams, inSentence } from "@/core/units";
 import type { ProductRow } from "@/core/views/cabinetRows";
 import type { GoingOff } from "@/core/views/stock";
+import { lazily } from "../frame/lazily";
 import { HatchSwatch } from "../signs/Hatches";
 import { type Column, DataTable } from "../table/DataTable";
 import { SORTS, shelvesOf } from "./columns";
@@ -20,8 +20,8 @@ interface Props {
 }
 
 const MOST_COMPARED = 4;
-const Compare = dynamic(() => import("./Compare").then((module) => module.Compare));
-const ImportCabinet = dynamic(() => import("./ImportCabinet").then((module) => module.ImportCabinet));
+const Compare = lazily(() => import("./Compare").then((module) => module.Compare));
+const ImportCabinet = lazily(() => import("./ImportCabinet").then((module) => module.ImportCabinet));
 
 /** The shop's own products: what is left, what goes off, who wants it. */
 export function Cabinet({ rows, goingOff, here, side }: Props) {

@@ -1,16 +1,16 @@
 "use client";
-import dynamic from "next/dynamic";
 import { type ReactNode, useState } from "react";
 import { formatDate, formatGrams, inSentence } from "@/core/units";
 import type { ProductRow } from "@/core/views/cabinetRows";
 import type { StockLot } from "@/core/views/stock";
+import { lazily } from "../frame/lazily";
 import { useWall } from "../frame/now";
 import { useRemove } from "../frame/Undo";
 import { HatchSwatch } from "../signs/Hatches";
 
-const AddJar = dynamic(() => import("./SideForms").then((module) => module.AddJar));
-const EditProduct = dynamic(() => import("./SideForms").then((module) => module.EditProduct));
-const WeighJar = dynamic(() => import("./SideForms").then((module) => module.WeighJar));
+const AddJar = lazily(() => import("./SideForms").then((module) => module.AddJar));
+const EditProduct = lazily(() => import("./SideForms").then((module) => module.EditProduct));
+const WeighJar = lazily(() => import("./SideForms").then((module) => module.WeighJar));
 
 interface Props {
   readonly row: ProductRow;

@@ -1,9 +1,9 @@
 "use client";
-import dynamic from "next/dynamic";
 import { useState } from "react";
 import { useKept } from "../forms/kept";
+import { lazily } from "./lazily";
 
-const Panel = dynamic(() => import("./Panel").then((module) => module.Panel));
+const Panel = lazily(() => import("./Panel").then((module) => module.Panel));
 
 /** Who stands at this device; kept here, and said by every entry. */
 export const AT_BENCH = "at-bench";

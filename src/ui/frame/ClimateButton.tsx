@@ -1,10 +1,10 @@
 "use client";
-import dynamic from "next/dynamic";
 import { useState } from "react";
 import { plain } from "@/core/units";
 import type { Air } from "./climate";
+import { lazily } from "./lazily";
 
-const ClimateDialog = dynamic(() => import("./ClimateDialog").then((module) => module.ClimateDialog));
+const ClimateDialog = lazily(() => import("./ClimateDialog").then((module) => module.ClimateDialog));
 
 /** The air that all clocks run on; opens the form to set it by hand. */
 export function ClimateButton({ air }: { air: Air }) {

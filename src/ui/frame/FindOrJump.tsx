@@ -1,10 +1,10 @@
 "use client";
 import { Search } from "lucide-react";
-import dynamic from "next/dynamic";
 import { useState } from "react";
 import { useShortcut } from "./keys";
+import { lazily } from "./lazily";
 
-const FindDialog = dynamic(() => import("./FindDialog").then((module) => module.FindDialog));
+const FindDialog = lazily(() => import("./FindDialog").then((module) => module.FindDialog));
 
 /** Find a piece or treatment in the record, or jump to a place. Opens with `/`. */
 export function FindOrJump() {

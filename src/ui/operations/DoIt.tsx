@@ -1,15 +1,15 @@
 "use client";
-import dynamic from "next/dynamic";
 import { useState } from "react";
 import type { OperationView } from "@/core/views/operationView";
 import { FieldError } from "../forms/FieldError";
 import { useKept } from "../forms/kept";
 import type { Air } from "../frame/climate";
+import { lazily } from "../frame/lazily";
 import { useLog } from "../treatment/TreatmentLog";
 import { DoDetails } from "./DoDetails";
 import { type AgainstPlan, type DoDraft, doBody, doErrors, startDraft } from "./doDraft";
 
-const BatchDialog = dynamic(() => import("./BatchDialog").then((module) => module.BatchDialog));
+const BatchDialog = lazily(() => import("./BatchDialog").then((module) => module.BatchDialog));
 
 interface Props {
   readonly operation: OperationView;

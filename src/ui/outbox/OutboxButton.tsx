@@ -1,13 +1,13 @@
 "use client";
-import dynamic from "next/dynamic";
 import { useEffect, useState } from "react";
+import { lazily } from "../frame/lazily";
 import { Sign } from "../signs/Sign";
 import { KeptEntry } from "./KeptEntry";
 import { useOutboxPost } from "./useOutbox";
 import { fetchWords } from "./words";
 
 const fetchPanel = () => import("../frame/Panel").then((module) => module.Panel);
-const Panel = dynamic(fetchPanel);
+const Panel = lazily(fetchPanel);
 
 /** With the first press or key comes what tells of an entry that could not go up: later it may be too late. */
 function useReadiness(): void {

@@ -52,10 +52,8 @@ export function Route({ treatment, stops, here }: { treatment: string; stops: re
             </span>
           )}
           <span className="stop-name">{stop.label}</span>
-          <span className="stop-sub one-line">
-            <span className="visually-hidden">{WORDS[stop.status]}. </span>
-            {stop.sub}
-          </span>
+          <span className="visually-hidden">{WORDS[stop.status]}. </span>
+          <span className="stop-sub one-line">{stop.sub}</span>
         </Link>
       ))}
     </nav>

@@ -95,10 +95,12 @@ function More({ count, when, wide = false }: { count: number; when: boolean; wid
 function ShelfLine({ shown }: { shown: readonly Shown[] }) {
   const first = shown[0];
   return (
-    <Link href="/objects" className="shelf-line no-print" aria-label={`Shelf, ${counted(shown.length, "clock")}`}>
-      <b>Shelf {shown.length}</b>
-      <span className="one-line">{first ? `${first.item.piece}: ${first.plate.until}` : "nothing is curing"}</span>
-      {first && <Sign name={first.plate.sign}>{first.plate.left}</Sign>}
-    </Link>
+    <aside aria-label="Shelf, in a line" className="shelf-line no-print">
+      <Link href="/objects">
+        <b>Shelf {shown.length}</b>
+        <span className="one-line">{first ? `${first.item.piece}: ${first.plate.until}` : "nothing is curing"}</span>
+        {first && <Sign name={first.plate.sign}>{first.plate.left}</Sign>}
+      </Link>
+    </aside>
   );
 }

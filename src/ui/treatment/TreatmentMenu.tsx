@@ -1,9 +1,9 @@
 "use client";
 import { EllipsisVertical } from "lucide-react";
-import dynamic from "next/dynamic";
 import { useState } from "react";
+import { lazily } from "../frame/lazily";
 
-const TreatmentDialog = dynamic(() => import("./TreatmentDialog").then((module) => module.TreatmentDialog));
+const TreatmentDialog = lazily(() => import("./TreatmentDialog").then((module) => module.TreatmentDialog));
 
 export interface MenuOf {
   readonly id: string;
