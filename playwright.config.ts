@@ -45,7 +45,8 @@ export default defineConfig({
     { name: "away", testMatch: /away/, use: { baseURL: address("away") } },
   ],
   webServer: Object.values(SERVERS).map(({ port, database }) => ({
-    command: `node_modules/.bin/next start -H 127.0.0.1 -p ${port}`,
+    // a test may pause for longer than a server keeps a quiet connection open
+    command: `node_modules/.bin/next start -H 127.0.0.1 -p ${port} --keepAliveTimeout 120000`,
     port,
     env: { ...(process.env as Record<string, string>), DATABASE_URL: database ?? "", NEXT_TELEMETRY_DISABLED: "1", TZ: "Europe/Berlin" },
     stdout: "ignore" as const,

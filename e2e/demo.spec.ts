@@ -204,6 +204,7 @@ test("match: another link is chosen, a clash is told, and it can be planned agai
   await page.goto(`/treatments/${treatment}/match`);
   await page.getByRole("button", { name: "Choose Epoxy putty 1:1" }).click();
   await page.getByRole("button", { name: "Colour", exact: true }).click();
+  await expect(page.getByText("for the colour", { exact: true })).toBeVisible();
   const stain = page.getByRole("button", { name: "Choose Spirit stain set" });
   if (await stain.isVisible()) await stain.click();
   await expect(page.getByText(/does not take on epoxy putty 1:1: it stays pale/)).toBeVisible();

@@ -7,6 +7,7 @@ import {
   PIECE_KINDS,
   type PieceKind,
   ROLES,
+  type Role,
   SUBSTRATES,
   type Substrate,
 } from "@/core/catalogue";
@@ -158,7 +159,12 @@ export const ShopEdit = Type.Composite([ShopSchema, strict({ version: Type.Integ
 export const WaysQuestion = strict({ survey: SurveySchema, stance: STANCE_SCHEMA, part: Type.Optional(id()) });
 
 const { stance: _stance, ...asked } = MatchInput.properties;
-const byRole = () => Type.Record(oneOf([...ROLES]), Type.String({ minLength: 1, maxLength: 2000 }));
+const byRole = () =>
+  Type.Unsafe<Partial<Record<Role, string>>>({
+    type: "object",
+    propertyNames: { enum: [...ROLES] },
+    additionalProperties: { type: "string", minLength: 1, maxLength: 2000 },
+  });
 
 /** What is asked at Match: whose stance, which link, what if, and what was picked. */
 export const DeskInput = strict({
