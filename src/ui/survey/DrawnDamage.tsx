@@ -1,4 +1,4 @@
-import { type Finish, finishRow, type Substrate, substrateRow } from "@/core/catalogue";
+import type { FinishRow, SubstrateRow } from "@/core/catalogue";
 import { lossOf } from "@/core/survey/loss";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
 import { sketchOf } from "@/core/survey/sketch";
@@ -8,16 +8,15 @@ import { drawable, type SurveyForm } from "./surveyForm";
 
 interface Props {
   readonly values: SurveyForm;
-  readonly substrate: Substrate;
-  readonly finish: Finish;
+  readonly on: SubstrateRow;
+  readonly finish: FinishRow;
   readonly part: string;
 }
 
 /** The damage in scale, from its numbers alone, with what it comes to; drawn on the server until something is typed. */
-export function DrawnDamage({ values, substrate, finish, part }: Props) {
+export function DrawnDamage({ values, on, finish, part }: Props) {
   const damage = drawable(values);
-  const row = substrateRow(substrate);
-  const under = `${part}: ${row.label.toLowerCase()}, ${finishRow(finish).label.toLowerCase()},`;
+  const under = `${part}: ${on.label.toLowerCase()}, ${finish.label.toLowerCase()},`;
   if (!damage)
     return (
       <div className="photo-slot mt-2" style={{ aspectRatio: "16 / 9" }}>
@@ -33,7 +32,7 @@ export function DrawnDamage({ values, substrate, finish, part }: Props) {
     <div className="mt-2">
       <Sketch
         drawing={sketchOf(damage)}
-        hatch={row.hatch}
+        hatch={on.hatch}
         legend={`${under} hatched, dashed: what is missing or loose`}
         width={500}
         height={270}

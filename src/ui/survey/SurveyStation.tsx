@@ -2,7 +2,7 @@
 import { useRouter } from "next/navigation";
 import { lazy, type ReactNode, Suspense, useState } from "react";
 import { useForm } from "react-hook-form";
-import { type Finish, finishRow, type PieceKind, type Stance, type Substrate, substrateRow } from "@/core/catalogue";
+import type { FinishRow, PieceKind, Stance, SubstrateRow } from "@/core/catalogue";
 import type { BodyOf } from "@/core/record/events.schema";
 import type { Survey } from "@/core/survey/survey.schema";
 import { useDraft } from "../forms/draft";
@@ -11,26 +11,34 @@ import { useKept } from "../forms/kept";
 import { type Errors, messagesOf, type Read, resolverOf } from "../forms/read";
 import { fieldOf } from "../forms/send";
 import { TextField } from "../forms/TextField";
+import { lazily } from "../frame/lazily";
 import { Photographs, type PhotographView } from "../stations/Photographs";
 import { useLog } from "../treatment/TreatmentLog";
 import { Inspection, Use } from "./Answers";
-import { Apart } from "./Apart";
 import { ConditionMap, type DamageMark } from "./ConditionMap";
 import { KindField, MeasureFields } from "./DamageFields";
 import { type ReadSurvey, readSurvey, type SurveyForm, startForm } from "./surveyForm";
 import type { SurveyPart } from "./surveyPart";
 import { useWays } from "./useWays";
-import { Ways } from "./Ways";
+
+interface Part {
+  readonly id: string;
+  readonly name: string;
+  readonly on: SubstrateRow;
+  readonly finish: FinishRow;
+}
 
 interface Props {
   readonly treatment: string;
   /** Which damage of the treatment; `first` = the one that it began with. */
   readonly damage: string;
   readonly first: boolean;
-  readonly piece: { readonly kind: PieceKind; readonly substrate: Substrate; readonly finish: Finish };
+  readonly kind: PieceKind;
   readonly part: string;
   readonly part_id: string;
-  readonly parts: ReadonlyArray<{ readonly id: string; readonly name: string; readonly substrate: Substrate; readonly finish: Finish }>;
+  /** Every part of the piece, with what it is made of and what lies on it. */
+  readonly parts: readonly Part[];
+  readonly made: Pick<Part, "on" | "finish">;
   readonly title?: string;
   /** What the first survey answered of the whole piece. */
   readonly shared?: Survey;
@@ -61,6 +69,8 @@ const SURVEY_MIN = 15;
 
 const FORM_ID = "survey-form";
 
+const Apart = lazily(() => import("./Apart").then((module) => module.Apart));
+const Ways = lazily(() => import("./Ways").then((module) => module.Ways));
 const DrawnDamage = lazy(() => import("./DrawnDamage").then((module) => ({ default: module.DrawnDamage })));
 const Tells = lazy(() => import("./Tells").then((module) => ({ default: module.Tells })));
 
@@ -82,9 +92,8 @@ export function SurveyStation(props: Props) {
   const [part_id, keepPart, forgetPart] = useKept(`survey-part:${treatment}:${damage}`, props.part_id);
   const chosenPart = parts.find(({ id }) => id === part_id);
   const part = chosenPart?.name ?? props.part;
-  const piece = { ...props.piece, ...(chosenPart ? { substrate: chosenPart.substrate, finish: chosenPart.finish } : {}) };
   const ways = useWays(treatment, values, stance, part_id);
-  const [on, finish] = [substrateRow(piece.substrate), finishRow(piece.finish)];
+  const { on, finish } = chosenPart ?? props.made;
   const readAll = (typed: SurveyForm): Read<Checked> => {
     const read = readSurvey(typed);
     const taken = wayOf(typed, ways.ways.find(({ preselected }) => preselected)?.way);
@@ -120,7 +129,7 @@ export function SurveyStation(props: Props) {
       <div className="survey-top">
         <div className="col-rule">
           <ConditionMap
-            kind={piece.kind}
+            kind={props.kind}
             damages={damages}
             treatment={treatment}
             own={damage}
@@ -133,9 +142,7 @@ export function SurveyStation(props: Props) {
             <div>
               {!first && <Which title={title} setTitle={keepTitle} error={wrongs.title} parts={parts} part={part_id} setPart={keepPart} />}
               <KindField {...part_} />
-              <Suspense fallback={drawn}>
-                {live ? <DrawnDamage values={values} substrate={piece.substrate} finish={piece.finish} part={part} /> : drawn}
-              </Suspense>
+              <Suspense fallback={drawn}>{live ? <DrawnDamage values={values} on={on} finish={finish} part={part} /> : drawn}</Suspense>
             </div>
             <section aria-label="Damage">
               <MeasureFields {...part_} />

@@ -4,6 +4,7 @@ import { DrawnDamage } from "@/ui/survey/DrawnDamage";
 import { SaveSurvey, SurveyStation } from "@/ui/survey/SurveyStation";
 import { startForm } from "@/ui/survey/surveyForm";
 import { Tells } from "@/ui/survey/Tells";
+import type { TreatmentPage } from "@/work/treatments";
 import { type StationView, stationPage } from "../station";
 import { stationMetadata } from "../title";
 
@@ -30,16 +31,17 @@ function render({ id, record, treatment, photographs, damages, parts, map_photog
     ...(known?.survey.body.way ? { way: known.survey.body.way } : {}),
   };
   const values = startForm(before);
-  const piece = { substrate: part.substrate, finish: part.finish };
+  const made = madeOf(part);
   return (
     <SurveyStation
       key={`${damage} ${known?.survey.id ?? ""}`}
       treatment={id}
       damage={damage}
-      piece={{ kind: record.kind, ...piece }}
+      kind={record.kind}
       part={name}
       part_id={known?.survey.body.part ?? record.part_id}
-      parts={parts}
+      parts={parts.map((each) => ({ id: each.id, name: each.name, ...madeOf(each) }))}
+      made={made}
       stance={treatment.stance}
       damages={damages}
       photographs={photographs}
@@ -48,8 +50,14 @@ function render({ id, record, treatment, photographs, damages, parts, map_photog
       {...before}
       {...(known ? { surveyEntry: known.survey.id, title: known.survey.body.title ?? "" } : {})}
       apart={treatment.damages.length > 1 && known !== undefined && treatment.closed === undefined}
-      drawn={<DrawnDamage values={values} {...piece} part={name} />}
-      told={<Tells values={values} on={substrateRow(part.substrate)} finish={finishRow(part.finish)} />}
+      drawn={<DrawnDamage values={values} {...made} part={name} />}
+      told={<Tells values={values} {...made} />}
     />
   );
 }
+
+/** What a part is made of, and what lies on it, as the catalogue knows them. */
+const madeOf = ({ substrate, finish }: Pick<TreatmentPage["parts"][number], "substrate" | "finish">) => ({
+  on: substrateRow(substrate),
+  finish: finishRow(finish),
+});
