@@ -13,6 +13,7 @@ import { changeLot, heldLot } from "./jars";
 import { heldTreatment, momentOf, whatHappened, writeEntry } from "./log";
 import { found, once } from "./once";
 import { parse } from "./parse";
+import { withPauses } from "./pauses";
 import { collided, invalid, refused, WorkProblem } from "./problems";
 import { firstClock, readRecord, workOutRecord } from "./working";
 
@@ -26,7 +27,7 @@ export interface TreatmentShares {
 }
 
 /** Everything of a class that could be mixed in one go, in every open treatment. @throws {WorkProblem} 422 for a class that is none */
-export async function mixableNow(name: string, now: Date): Promise<readonly TreatmentShares[]> {
+export async function mixableNow(name: string, now: Date, gone?: AbortSignal): Promise<readonly TreatmentShares[]> {
   if (!CLASS_ROWS.some((row) => row.class === name)) throw invalid([{ path: "/class", message: "is no class of material" }]);
   const em = await openEm();
   const air = await airNow(em, now);
@@ -34,12 +35,14 @@ export async function mixableNow(name: string, now: Date): Promise<readonly Trea
   const records = await treatmentsThatMix(em, name);
   const starts = records.flatMap((record) => firstClock(readRecord(record).treatment) ?? []);
   const samples = starts.length > 0 ? await climateSince(em, new Date(Math.min(...starts)), now) : [];
-  return records.flatMap((record) => {
+  const found: TreatmentShares[] = [];
+  for await (const record of withPauses(records, gone)) {
     const { worked } = workOutRecord(record, air, climateOf(samples, air), now.getTime());
     const shares = worked ? sharesOf(actsOf(worked, now.getTime()), name as ClassName) : [];
-    if (shares.length === 0) return [];
-    return [{ treatment: record.id, version: record.version, piece: record.piece_title, title: record.title, shares }];
-  });
+    if (shares.length > 0)
+      found.push({ treatment: record.id, version: record.version, piece: record.piece_title, title: record.title, shares });
+  }
+  return found;
 }
 
 /**

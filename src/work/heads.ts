@@ -40,7 +40,7 @@ async function refresh(em: Em, ids: readonly string[], now: Date, air: Air): Pro
 /** So often all heads are looked through for air and time; what is written is seen at once. */
 const LOOK_MS = 30_000;
 /** So many are worked out before what they hold is let go. */
-const AT_ONCE = 100;
+const AT_ONCE = 20;
 
 const shared = globalThis as typeof globalThis & {
   __wanderjahrStamp?: string;

@@ -13,6 +13,8 @@ export async function answer(request: Request, work: () => Promise<unknown>, sta
     if (result instanceof Response) return result;
     return Response.json(result ?? {}, { status });
   } catch (error) {
+    // whoever asked has gone: nobody reads this
+    if (request.signal.aborted) return new Response(null, { status: 499 });
     if (error instanceof WorkProblem) return problemResponse(error.problem);
     const found = storeProblem(error);
     if (found) return problemResponse(found);
