@@ -70,7 +70,7 @@ module.exports = {
       name: "ui-on-core-alone",
       severity: "error",
       from: { path: "^src/ui", pathNot: "\\.(test|fixture)\\.ts$" },
-      to: { path: "^src/(store|work|devices|formats|app)/" },
+      to: { path: "^src/(store|work|devices|formats|app)/", pathNot: "^src/devices/browser/" },
     },
     {
       name: "no-schemas-in-the-browser",

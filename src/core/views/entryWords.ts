@@ -22,7 +22,7 @@ function opName(op: string, names: Names): string {
 function started(start: BodyOf<"done">["start"]): string {
   if (!start) return "";
   const grams = start.parts?.map((part) => `${part.name} ${doseGrams(part.actual_g)}`).join(", ");
-  return `, ${inSentence(materialTaken(start).name)}${grams ? ` (${grams})` : ""}${start.lot ? `, lot ${start.lot}` : ""}`;
+  return `, ${inSentence(materialTaken(start).name)}${grams ? ` (${grams})` : ""}${start.lot ? `, lot ${start.lot}` : ""}${start.scale ? `, on the ${start.scale.name} ± ${plain(start.scale.off_g, 3)} g` : ""}`;
 }
 
 /** Each kind of entry in the words of the log; complete by type. */

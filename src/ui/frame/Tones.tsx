@@ -40,7 +40,8 @@ export function turnedSince(before: ReadonlyMap<string, Plate["sign"]>, now: Rea
   return [...now].flatMap(([key, sign]) => (before.has(key) && before.get(key) !== sign ? [sign] : []));
 }
 
-function sound(tone: readonly (readonly [hertz: number, from: number])[]): void {
+/** Hz, and s from now. */
+export function sound(tone: readonly (readonly [hertz: number, from: number])[]): void {
   const context = new AudioContext();
   for (const [hertz, from] of tone) {
     const [wave, volume] = [context.createOscillator(), context.createGain()];

@@ -1,6 +1,7 @@
 "use client";
 import { rescue } from "@/core/mix/rescue";
-import { doseGrams, figure, formatGrams } from "@/core/units";
+import { RATIO_OFF_PCT } from "@/core/mix/weighing";
+import { doseGrams, figure, formatGrams, plain } from "@/core/units";
 import type { OperationView } from "@/core/views/operationView";
 import { FieldError } from "../forms/FieldError";
 import { Sign } from "../signs/Sign";
@@ -35,10 +36,15 @@ export function DoDetails({ operation, draft, change, wrong, asksWhy }: Props) {
           id={`${id}-part-${i}`}
           value={draft.grams[i] ?? ""}
           placeholder="as planned"
-          set={(text) => change({ grams: parts.map((_, j) => (j === i ? text : (draft.grams[j] ?? ""))) })}
+          set={(text) => change({ grams: parts.map((_, j) => (j === i ? text : (draft.grams[j] ?? ""))), scale: undefined })}
           number
         />
       ))}
+      {draft.scale && (
+        <p className="sub">
+          Weighed on the {draft.scale.name}, ± {plain(draft.scale.off_g, 3)} g.
+        </p>
+      )}
       <FieldError id={`${id}-grams`}>{wrong.grams}</FieldError>
       {parts && parts.length > 1 && <Ratio parts={parts} grams={draft.grams} />}
       {jars && (
@@ -113,14 +119,11 @@ function Line({ label, id, value, set, wrong, placeholder, number = false }: Lin
   );
 }
 
-/** What data sheets of two-part resins allow, percent. */
-const TOLERANCE_PCT = 5;
-
 /** What was poured against the ratio; a slip is put right by adding, never by taking out. */
 function Ratio({ parts, grams }: { parts: NonNullable<OperationView["parts"]>; grams: readonly string[] }) {
   const poured = parts.map(({ name, mass_g }, i) => ({ name, ratio: mass_g, poured_g: Number((grams[i] ?? "").replace(",", ".")) || 0 }));
   if (poured.some(({ poured_g }) => poured_g <= 0)) return null;
-  const { within_tolerance, error_pct, add } = rescue({ parts: poured, tolerance_pct: TOLERANCE_PCT });
+  const { within_tolerance, error_pct, add } = rescue({ parts: poured, tolerance_pct: RATIO_OFF_PCT });
   if (within_tolerance) return <Sign name="done">Ratio right, {figure(error_pct, 1)} % off at most</Sign>;
   return (
     <Sign name="never" wrap>

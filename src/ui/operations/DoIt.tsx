@@ -9,6 +9,7 @@ import { useLog } from "../treatment/TreatmentLog";
 import { DoDetails } from "./DoDetails";
 import { type AgainstPlan, type DoDraft, doBody, doErrors, startDraft } from "./doDraft";
 
+const WeighDialog = lazily(() => import("../weigh/WeighDialog").then((module) => module.WeighDialog));
 const BatchDialog = lazily(() => import("./BatchDialog").then((module) => module.BatchDialog));
 
 interface Props {
@@ -32,6 +33,8 @@ export function DoIt({ operation, air, now, against }: Props) {
   const [open, setOpen] = useState(against !== undefined || (now && operation.kind === "mix" && weighs));
   const [tried, setTried] = useState(false);
   const [batch, setBatch] = useState(false);
+  const [weighing, setWeighing] = useState(false);
+  const { parts } = operation;
   const change = (to: Partial<DoDraft>) => keep({ ...draft, ...to });
   const asksWhy = against !== undefined || draft.asks;
   const wrong = doErrors(draft, asksWhy, Date.now());
@@ -78,6 +81,11 @@ export function DoIt({ operation, air, now, against }: Props) {
             More
           </button>
         )}
+        {parts && parts.length > 0 && (
+          <button type="button" className="link-btn" onClick={() => setWeighing(true)} aria-label={`Weigh it: ${operation.text}`}>
+            Weigh it
+          </button>
+        )}
         {operation.start && operation.mass_g !== undefined && !asksWhy && (
           <button type="button" className="link-btn" onClick={() => setBatch(true)} aria-label={`Mix for others too: ${operation.text}`}>
             Mix for others too
@@ -85,6 +93,18 @@ export function DoIt({ operation, air, now, against }: Props) {
         )}
       </div>
       <FieldError id={`${operation.id}-minutes`}>{shown.minutes}</FieldError>
+      {weighing && parts && (
+        <WeighDialog
+          name={`${log.treatment}:${operation.id}`}
+          title="Weigh it"
+          parts={parts}
+          use={(weighed) => {
+            change(weighed);
+            setOpen(true);
+          }}
+          close={() => setWeighing(false)}
+        />
+      )}
       {batch && <BatchDialog operation={operation} air={air} close={() => setBatch(false)} />}
     </form>
   );

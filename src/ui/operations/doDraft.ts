@@ -19,6 +19,8 @@ export interface DoDraft {
   /** Local date and time when it was done; empty = now. */
   readonly at: string;
   readonly grams: readonly string[];
+  /** What they were weighed on; absent = typed. */
+  readonly scale?: { readonly name: string; readonly off_g: number } | undefined;
   readonly measured: string;
   /** Wet film of a coat, µm. */
   readonly wet: string;
@@ -74,31 +76,35 @@ export function jarOf({ jar }: Pick<DoDraft, "jar">, jars: readonly JarChoice[] 
   return jar === NO_JAR ? undefined : (jars.find(({ lot_id }) => lot_id === jar) ?? jars[0]);
 }
 
+/** The clock that it starts: with what was weighed, on what, out of which jar, and in which air. */
+function startOf({ start, parts, jars }: OperationView, draft: DoDraft, air: Air): BodyOf<"done">["start"] {
+  if (!start) return undefined;
+  const whole = parts?.map(({ name, mass_g }, i) => ({ name, planned_g: mass_g, actual_g: optional(draft.grams[i] ?? "") ?? mass_g }));
+  const film = optional(draft.wet);
+  const jar = jarOf(draft, jars);
+  return {
+    ...start,
+    ...(film === undefined ? {} : { thickness_mm: film / 1000 }),
+    ...(whole ? { parts: whole } : {}),
+    ...(whole && draft.scale ? { scale: draft.scale } : {}),
+    ...(jar ? { lot: jar.label, lot_id: jar.lot_id } : {}),
+    climate: { temp_C: air.temp_C, rh_pct: air.rh_pct },
+  };
+}
+
 /** The entry that records it. */
 export function doBody(operation: OperationView, draft: DoDraft, air: Air, against: AgainstPlan | undefined): BodyOf<"done"> {
-  const { id, start: begin, parts, jars } = operation;
-  const { minutes, note, reason, grams, measured, wet, asks } = draft;
-  const whole = parts?.map(({ name, mass_g }, i) => ({ name, planned_g: mass_g, actual_g: optional(grams[i] ?? "") ?? mass_g }));
+  const { minutes, note, reason, measured, wet, asks } = draft;
   const surface = optional(measured);
   const film = optional(wet);
-  const jar = jarOf(draft, jars);
+  const start = startOf(operation, draft, air);
   const why = against ?? (asks ? ({ state: "blocked" } as const) : undefined);
   return {
     kind: "done",
-    op: id,
+    op: operation.id,
     hands_min: optional(minutes) ?? 0,
     ...(note.trim() === "" ? {} : { note: note.trim() }),
-    ...(begin
-      ? {
-          start: {
-            ...begin,
-            ...(film === undefined ? {} : { thickness_mm: film / 1000 }),
-            ...(whole ? { parts: whole } : {}),
-            ...(jar ? { lot: jar.label, lot_id: jar.lot_id } : {}),
-            climate: { temp_C: air.temp_C, rh_pct: air.rh_pct },
-          },
-        }
-      : {}),
+    ...(start ? { start } : {}),
     ...(film === undefined ? {} : { applied_mm: film / 1000 }),
     ...(surface === undefined ? {} : { surface_mm: surface }),
     ...(why ? { against: { ...why, because: reason.trim() } } : {}),
