@@ -99,6 +99,17 @@ test("two windows on one piece: the later edit is told, not written over", async
   await expect(other.getByRole("heading", { name: "Coconut-shy cup, blue" })).toBeVisible();
 });
 
+test("a form that is sent too soon says what is missing at each field, and stands at the first of them", async ({ page }) => {
+  await page.goto("/objects/new");
+  await page.getByLabel("What is it?").fill("Hoopla ring");
+  await page.getByRole("button", { name: "Enter it, go to Survey" }).click();
+  await expect(page.getByText("Give it a mark, so that it is found again.")).toBeVisible();
+  await expect(page.getByLabel("Mark", { exact: true })).toBeFocused();
+  await page.getByLabel("Mark", { exact: true }).fill("T-SOON");
+  await expect(page.getByText("Give it a mark, so that it is found again.")).toHaveCount(0);
+  await expect(page.getByText("Choose what lies on it.")).toBeVisible();
+});
+
 test("pressing twice makes one record", async ({ page }) => {
   await page.goto("/objects/new");
   await page.getByLabel("What is it?").fill("Twice-pressed plate");

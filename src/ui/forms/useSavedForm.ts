@@ -15,6 +15,11 @@ interface Options<Form, Value, Answer> {
   readonly saved?: (answer: Answer) => void;
 }
 
+/** The first field that is wrong, as the page has them from top to bottom, once it says so. */
+export function focusFirstWrong(): void {
+  requestAnimationFrame(() => document.querySelector<HTMLElement>("[aria-invalid=true]")?.focus());
+}
+
 /**
  * The one way that a form is read, sent and answered: words at the fields, busy while it is sent, a refusal or a collision told with all
  * that was typed still in place, and what was typed kept on this device until it stands in the record.
@@ -27,7 +32,11 @@ export function useSavedForm<Form extends FieldValues, Value, Answer = unknown>(
   saved,
 }: Options<Form, Value, Answer>) {
   const router = useRouter();
-  const form = useForm<Form, unknown, Value>({ defaultValues: start as DefaultValues<Form>, resolver: resolverOf(read) });
+  const form = useForm<Form, unknown, Value>({
+    defaultValues: start as DefaultValues<Form>,
+    resolver: resolverOf(read),
+    shouldFocusError: false,
+  });
   const draft = useDraft(name, form);
   const [problem, setProblem] = useState<Problem>();
   const [done, setDone] = useState(false);
@@ -42,11 +51,13 @@ export function useSavedForm<Form extends FieldValues, Value, Answer = unknown>(
         draft.clear();
         saved?.(sent.value);
       } else for (const { path, message } of sent.problem.errors ?? []) form.setError(formPath(path) as Path<Form>, { message });
+      if (!sent.ok && sent.problem.errors) focusFirstWrong();
       if (sent.ok || sent.problem.status === 409) router.refresh();
     },
     () => {
       setDone(false);
       setProblem(undefined);
+      focusFirstWrong();
     },
   );
   return { form, errors: messagesOf(errors), problem, done, busy: isSubmitting, restored: draft.restored, submit, forget: draft.clear };

@@ -13,10 +13,12 @@ interface Props {
   readonly change: (to: Partial<DoDraft>) => void;
   readonly wrong: DoErrors;
   readonly asksWhy: boolean;
+  /** Opens the scale. */
+  readonly weigh: () => void;
 }
 
 /** What is rarer: weights, the jar, a measured height or film, a time that is past, a note. */
-export function DoDetails({ operation, draft, change, wrong, asksWhy }: Props) {
+export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh }: Props) {
   const { parts, kind, id, starts, jars } = operation;
   return (
     <div className="grid w-full max-w-[420px] gap-2">
@@ -40,6 +42,11 @@ export function DoDetails({ operation, draft, change, wrong, asksWhy }: Props) {
           number
         />
       ))}
+      {parts && parts.length > 0 && (
+        <button type="button" className="btn small justify-self-start" onClick={weigh} aria-label={`Weigh it: ${operation.text}`}>
+          Weigh it on the scale
+        </button>
+      )}
       {draft.scale && (
         <p className="sub">
           Weighed on the {draft.scale.name}, ± {plain(draft.scale.off_g, 3)} g.

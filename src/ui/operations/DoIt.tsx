@@ -60,7 +60,9 @@ export function DoIt({ operation, air, now, against }: Props) {
       }}
       noValidate
     >
-      {open && <DoDetails operation={operation} draft={draft} change={change} wrong={shown} asksWhy={asksWhy} />}
+      {open && (
+        <DoDetails operation={operation} draft={draft} change={change} wrong={shown} asksWhy={asksWhy} weigh={() => setWeighing(true)} />
+      )}
       <div className="op-acts">
         <label className="fld w-[108px]">
           <span className="visually-hidden">Minutes for: {operation.text}</span>
@@ -79,11 +81,6 @@ export function DoIt({ operation, air, now, against }: Props) {
         {!open && (
           <button type="button" className="link-btn" onClick={() => setOpen(true)} aria-label={`More: ${operation.text}`}>
             More
-          </button>
-        )}
-        {parts && parts.length > 0 && (
-          <button type="button" className="link-btn" onClick={() => setWeighing(true)} aria-label={`Weigh it: ${operation.text}`}>
-            Weigh it
           </button>
         )}
         {operation.start && operation.mass_g !== undefined && !asksWhy && (

@@ -11,6 +11,7 @@ import { useKept } from "../forms/kept";
 import { type Errors, messagesOf, type Read, resolverOf } from "../forms/read";
 import { fieldOf } from "../forms/send";
 import { TextField } from "../forms/TextField";
+import { focusFirstWrong } from "../forms/useSavedForm";
 import { lazily } from "../frame/lazily";
 import { Photographs, type PhotographView } from "../stations/Photographs";
 import { useLog } from "../treatment/TreatmentLog";
@@ -81,6 +82,7 @@ export function SurveyStation(props: Props) {
   const log = useLog();
   const form = useForm<SurveyForm, unknown, Checked>({
     defaultValues: startForm(props),
+    shouldFocusError: false,
     resolver: (typed, ...rest) => resolverOf(readAll)(typed, ...rest),
   });
   const [start] = useState(() => JSON.stringify(form.getValues()));
@@ -104,7 +106,6 @@ export function SurveyStation(props: Props) {
     if (!read.ok || Object.keys(wrong).length > 0) return { ok: false, errors: wrong };
     return { ok: true, value: { survey: read.survey, taken } };
   };
-  const showWrong = () => void requestAnimationFrame(() => document.querySelector<HTMLElement>("[aria-invalid=true]")?.focus());
   const save = form.handleSubmit(async (read) => {
     const body = {
       kind: "surveyed",
@@ -120,7 +121,7 @@ export function SurveyStation(props: Props) {
     forgetTitle();
     forgetPart();
     router.push(`/treatments/${treatment}/match?damage=${damage}`);
-  }, showWrong);
+  }, focusFirstWrong);
   // until something is typed, what the server drew and told of it stands
   const live = JSON.stringify(values) !== start || part_id !== props.part_id;
   const part_: SurveyPart = { form, values, errors: wrongs };

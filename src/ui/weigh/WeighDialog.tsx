@@ -157,7 +157,7 @@ function TakeIt({ ready, g, byHand, tare }: Pick<PouringProps, "byHand" | "tare"
   return (
     <div className="btn-row">
       <button type="submit" className="btn go big" disabled={!ready}>
-        {ready ? `Take ${doseGrams(g)}` : byHand ? "Type the grams" : "Wait until it rests"}
+        {ready ? `Take ${doseGrams(g)}` : byHand ? "Type the grams" : g > 0 ? "Wait until it rests" : "Pour first"}
       </button>
       {!byHand && (
         <button type="button" className="btn big" onClick={tare}>
