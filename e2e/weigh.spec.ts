@@ -44,6 +44,7 @@ test("on a phone: part by part on the scale, overshot, brought back, and on reco
       await dialog.getByRole("button", { name: fault }).click();
       await expect(dialog.getByText(words)).toBeVisible();
       await dialog.getByRole("button", { name: fault }).click();
+      await expect(dialog.getByText(words)).toHaveCount(0);
     }
     await expect(dialog.getByText("part 2 of 2")).toBeVisible();
   });
