@@ -303,11 +303,19 @@ const CALLED = "(p.title || ' ' || p.reference)";
  * answers it. What is near is asked for only where too little is called so.
  */
 export async function findHits(em: Em, words: string, limit: number): Promise<Hit[]> {
-  const hits = await holding(em, words, limit);
-  if (hits.filter(({ nearness }) => nearness === 1).length >= limit) return hits;
-  const seen = new Set(hits.map(({ id }) => id));
-  const near = (await comingNear(em, words, limit)).filter(({ id }) => !seen.has(id));
-  return [...hits, ...near].sort((a, b) => b.nearness - a.nearness || a.title.localeCompare(b.title, "en")).slice(0, limit);
+  const [marked, held] = [await marking(em, words, limit), await holding(em, words, limit)];
+  const enough = held.filter(({ nearness }) => nearness === 1).length >= limit;
+  const near = enough ? [] : await comingNear(em, words, limit);
+  const others = [...held, ...near].sort((a, b) => b.nearness - a.nearness || a.title.localeCompare(b.title, "en"));
+  return [...marked, ...others].filter(({ id }, i, all) => all.findIndex((hit) => hit.id === id) === i).slice(0, limit);
+}
+
+/** The piece that has this very mark, before all that only hold it. */
+async function marking(em: Em, words: string, limit: number): Promise<Hit[]> {
+  return em.execute(`${PIECE}, 1::float8 as nearness from piece p where p.deleted_at is null and lower(p.reference) = lower(?) limit ?`, [
+    words,
+    limit,
+  ]);
 }
 
 async function holding(em: Em, words: string, limit: number): Promise<Hit[]> {

@@ -141,3 +141,12 @@ describe("find", () => {
     expect(await titles("'; drop table piece; --")).toEqual([]);
   });
 });
+
+test("a mark that is typed whole stands first, before the many that only begin with it", async () => {
+  for (let i = 10; i < 40; i++) await createPiece(newPiece({ title: `Aunt Sally ${i}`, reference: `HF-7${i}` }), NOW);
+  await createPiece(newPiece({ title: "Zither of the band", reference: "HF-7" }), NOW);
+  const hits = await find("hf-7");
+  expect(hits[0]).toMatchObject({ title: "Zither of the band", nearness: 1 });
+  expect(hits.length).toBe(12);
+  expect(new Set(hits.map(({ id }) => id)).size).toBe(12);
+});

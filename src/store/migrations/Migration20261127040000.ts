@@ -13,10 +13,11 @@ export class Migration20261127040000 extends Migration {
     // HF-9 stands before HF-10
     this.addSql(`create collation if not exists marks (provider = icu, locale = 'en-u-kn-true');`);
     this.addSql(`create index piece_reference on piece ((reference collate marks));`);
+    this.addSql(`create index piece_mark on piece (lower(reference));`);
   }
 
   override async down(): Promise<void> {
-    this.addSql(`drop index piece_reference; drop collation marks;`);
+    this.addSql(`drop index piece_mark; drop index piece_reference; drop collation marks;`);
     this.addSql(`drop index treatment_closed;`);
     this.addSql(`create index treatment_closed on treatment (closed_at desc) where deleted_at is null and closed_at is not null;`);
     this.addSql(`drop index treatment_shut_promised; drop index treatment_open_promised; drop index treatment_head_timed; drop index treatment_head_touch;`);

@@ -5,6 +5,7 @@ import type { PieceKind } from "@/core/catalogue";
 import { isOpen } from "@/core/shop/shop";
 import { formatMinutes } from "@/core/units";
 import { actAt, type BriefAct, type NextAct, waitsAt } from "@/core/views/brief";
+import { MOST_COUNTED } from "@/core/views/listed";
 import { useShortcut } from "../frame/keys";
 import { useNow, useShop, useWall } from "../frame/now";
 import { Tokens } from "../operations/Tokens";
@@ -49,7 +50,7 @@ export function Bench({ items, more }: { items: readonly BenchItem[]; more: numb
         ))}
         {rest.length + more > MOST_LINES && (
           <Link href="/objects" className="link inline-flex min-h-[52px] items-center">
-            {rest.length + more - MOST_LINES} more on Objects
+            {more >= MOST_COUNTED - items.length ? "Many" : rest.length + more - MOST_LINES} more on Objects
           </Link>
         )}
       </section>

@@ -59,6 +59,8 @@ describe("Bench", () => {
     const many = Array.from({ length: 30 }, (_, i) => ({ ...(open[0] as BenchItem), id: `${i}` }));
     expect(wordsOf(page(createElement(Bench, { items: many, more: 0 })))).toContain("21 more on Objects");
     expect(wordsOf(page(createElement(Bench, { items: many, more: 100 })))).toContain("121 more on Objects");
+    // more than a thousand are not counted
+    expect(wordsOf(page(createElement(Bench, { items: many, more: 1001 - many.length })))).toContain("Many more on Objects");
   });
 
   test("with nothing to do it says so, and what comes next", () => {
