@@ -67,6 +67,17 @@ function buyWarning(after: Grade, to: Rung, ratio: number, maxRatio: number): Wa
   };
 }
 
+/** The rungs to walk out of a drawer, and where a step of it is too wide, those that have to be got between. */
+export function bridged(from: Grade, to: Grade, stock: readonly Grade[]): Grade[] {
+  const { steps } = ladder({ from, to, stock: [...stock] });
+  const rungs = steps.map(({ system, grade }) => rungOf({ system, grade: Number(grade) }));
+  return rungs.flatMap((rung, i) => {
+    const next = rungs[i + 1];
+    const wide = next && rung.micron / next.micron > MAX_STEP_RATIO * (1 + 1e-12) && !areNeighbours(rung, next);
+    return [rung, ...(wide ? buyList(rung, next, MAX_STEP_RATIO) : [])].map(({ system, grade }) => ({ system, grade }));
+  });
+}
+
 /** The P grades that would bridge the gap; where the P series ends, the grain itself. */
 function buyList(after: Grade, to: Rung, maxRatio: number): Grade[] {
   const from = rungOf(after);

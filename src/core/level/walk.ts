@@ -1,5 +1,5 @@
 import { type Grade, grainOf, sameGrade } from "../catalogue";
-import { ladder } from "./ladder";
+import { bridged, ladder } from "./ladder";
 
 export interface WalkStep {
   readonly grade: Grade;
@@ -38,10 +38,8 @@ export function walk(from: Grade, to: Grade, entries: readonly LevelEntry[], sto
 }
 
 function rungs(from: Grade, to: Grade, stock: readonly Grade[] | undefined): Grade[] {
-  return ladder({ from, to, ...(stock && stock.length > 0 ? { stock: [...stock] } : {}) }).steps.map(({ system, grade }) => ({
-    system,
-    grade: Number(grade),
-  }));
+  if (stock && stock.length > 0) return bridged(from, to, stock);
+  return ladder({ from, to }).steps.map(({ system, grade }) => ({ system, grade: Number(grade) }));
 }
 
 function finer(a: Grade, b: Grade): boolean {

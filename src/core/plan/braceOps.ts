@@ -135,12 +135,14 @@ function holeWords(size: Size, name: string, drills: Tools["drills"]): string {
   return `Drill Ø ${bit("hole", hole_mm)}, ${plain(hole_depth_mm)} mm deep, ${what}${pilot}`;
 }
 
-/** A drill further off than this is no drill for the hole, share. */
+/** A drill further off than this is no drill for the hole: a share of it, and never so much that the glue would have to fill it, mm. */
 const DRILL_OFF = 0.15;
+const DRILL_OFF_MM = 0.4;
 
 /** The drill to take, where it is not the very size. */
 function nearest(wanted_mm: number, found: ReturnType<typeof nearestDrill>): string {
-  if (!found || Math.abs(found.off_mm) > wanted_mm * DRILL_OFF) return " (no drill in the drawer comes near: get one)";
+  if (!found || Math.abs(found.off_mm) > Math.min(wanted_mm * DRILL_OFF, DRILL_OFF_MM))
+    return " (no drill in the drawer comes near: get one)";
   return Math.abs(found.off_mm) > 0.05 ? ` (nearest in the drawer: ${found.drill.label})` : "";
 }
 

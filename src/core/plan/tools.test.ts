@@ -23,6 +23,13 @@ describe("a ladder is built of what lies in the drawer", () => {
     expect(found.some((text) => /none in the drawer/.test(text))).toBe(true);
   });
 
+  test("where a step of the drawer is too wide, what has to be got between is a step of its own", () => {
+    const found = grits(withTools(counter, { grits: [P(120), P(240), P(600), P(1200)] }));
+    const grains = found.map((text) => grainOf(P(Number(/P(\d+)/.exec(text)?.[1]))) ?? 0);
+    for (const [i, grain] of grains.slice(1).entries()) expect((grains[i] ?? 0) / grain).toBeLessThanOrEqual(1.8 + 1e-9);
+    expect(found.filter((text) => /none in the drawer/.test(text)).map((text) => /P\d+/.exec(text)?.[0])).toEqual(["P180", "P360"]);
+  });
+
   test("a grade may be written as it stands on the sheet; one that nobody makes is refused", () => {
     const written = grits(
       withTools(counter, {
