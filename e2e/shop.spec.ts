@@ -33,4 +33,10 @@ test("the shop: who is at the bench is one press, and every entry then says who"
   // the demo's shop goes back to nobody, for the tests beside this one
   const { version, ...shop } = await (await page.request.get("/api/shop")).json();
   expect((await page.request.put("/api/shop", { data: { ...shop, people: [], version } })).status()).toBe(200);
+  // who was taken off the list is no longer said, though this device still remembers them
+  await page.reload();
+  await page.getByRole("button", { name: /^Done: Wipe/ }).click();
+  await expect(page.getByText("2 behind")).toBeVisible();
+  const { treatment: later } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
+  expect(later.log.at(-1).by).toBeUndefined();
 });

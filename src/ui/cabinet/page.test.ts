@@ -62,3 +62,11 @@ test("a jar that is empty or gone off is said in words, and never only by a colo
 test("an empty cabinet says how the first jar comes in", () => {
   expect(page([])).toMatch(/Put a (first )?(jar|product)|jar in/i);
 });
+
+test("a long cabinet stands in the page from the first: what is in sight, and room for the rest", () => {
+  const many = Array.from({ length: 300 }, (_, i) => product(`p${i}`, `Putty ${String(i).padStart(3, "0")}`));
+  const shown = page(many);
+  expect(shown).toContain("Putty 001");
+  expect(shown).not.toContain("Putty 250");
+  expect(shown).toContain("All 300");
+});

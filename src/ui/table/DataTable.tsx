@@ -45,6 +45,8 @@ export function DataTable<Row extends object>({ columns, rows, idOf, here, enter
     getScrollElement: () => own.current?.closest<HTMLElement>(".shell-main") ?? null,
     estimateSize: () => ROW_PX,
     overscan: 12,
+    // what the server draws before it knows a window
+    initialRect: { width: 1280, height: 800 },
   });
   const inSight = all.length >= VIRTUAL_FROM ? window.getVirtualItems() : undefined;
   const shown = inSight?.map(({ index }) => index) ?? all.map((_, index) => index);

@@ -4,6 +4,7 @@ import { createContext, type ReactNode, useCallback, useContext, useEffect, useM
 import type { FieldError, Problem } from "@/core/problem";
 import type { EventBody } from "@/core/record/events.schema";
 import { whoIsHere } from "../frame/AtBench";
+import { useShop } from "../frame/now";
 import { KeptEntry } from "../outbox/KeptEntry";
 import { type EntryOptions, type Kept, type KeptBatch, takesOf } from "../outbox/queue";
 import { outbox, useKeptEntries } from "../outbox/useOutbox";
@@ -38,10 +39,10 @@ const LogContext = createContext<Log>({
 /** Writing in the log of the treatment on this page. */
 export const useLog = () => useContext(LogContext);
 
-/** Who stands at this device, where they said so. */
-function who(): Pick<EntryOptions, "by"> {
+/** Who stands at this device, where they said so and are of the shop still. */
+function who(people: readonly string[]): Pick<EntryOptions, "by"> {
   const by = whoIsHere();
-  return by === "" ? {} : { by };
+  return people.includes(by) ? { by } : {};
 }
 
 interface Refused {
@@ -56,6 +57,7 @@ interface Refused {
 export function TreatmentLog({ id, piece, version, children }: { id: string; piece: string; version: number; children: ReactNode }) {
   const router = useRouter();
   const all = useKeptEntries();
+  const { people } = useShop();
   const [refused, setRefused] = useState<Refused>();
   const [busy, setBusy] = useState(false);
   // held from the press until the page shows the entry, so that a second press never meets the state before the first
@@ -67,7 +69,7 @@ export function TreatmentLog({ id, piece, version, children }: { id: string; pie
       held.current = { until: Number.POSITIVE_INFINITY };
       setBusy(true);
       const outcome = await outbox().write(
-        { treatment: id, piece, key: crypto.randomUUID(), body, options: { ...who(), ...options }, ...(batch ? { batch } : {}) },
+        { treatment: id, piece, key: crypto.randomUUID(), body, options: { ...who(people), ...options }, ...(batch ? { batch } : {}) },
         version,
       );
       if (outcome.state === "saved") {
@@ -83,7 +85,7 @@ export function TreatmentLog({ id, piece, version, children }: { id: string; pie
       if (outcome.problem.status === 409) router.refresh();
       return outcome.state === "kept" && outcome.problem.status !== 409;
     },
-    [id, piece, version, router],
+    [id, piece, version, router, people],
   );
 
   const write = useCallback((body: EventBody, options: EntryOptions = {}) => put(body, options), [put]);
