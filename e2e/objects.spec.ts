@@ -11,6 +11,9 @@ test("what is asked of the list stands in the address: gone back to, reloaded, s
   await expect(page).toHaveURL(/list=off&words=haldenau/);
   await page.reload();
   await expect(page.getByRole("button", { name: /^Hands off/ })).toHaveAttribute("aria-pressed", "true");
+  await page.getByRole("navigation", { name: "Places" }).getByRole("link", { name: "Objects" }).click();
+  await expect(page.getByRole("button", { name: /^On the way/ })).toHaveAttribute("aria-pressed", "true");
+  await expect(page.getByRole("searchbox")).toHaveValue("");
   await page.goto("/objects?list=nonsense&order=weight");
   await expect(page.getByRole("button", { name: /^On the way/ })).toHaveAttribute("aria-pressed", "true");
 });

@@ -22,11 +22,18 @@ export function useList(page: ObjectPage) {
   const [fetching, setFetching] = useState(false);
   const [trouble, setTrouble] = useState("");
   const pause = useRef<ReturnType<typeof setTimeout>>(undefined);
+  // the address that was asked for last, until its page is here
+  const awaited = useRef("");
   useEffect(() => () => clearTimeout(pause.current), []);
+  useEffect(() => {
+    if (awaited.current === "") setAsked(({ words }) => ({ ...page, words: words.trim() === page.words ? words : page.words }));
+    else if (awaited.current === JSON.stringify(addressOf(page))) awaited.current = "";
+  }, [page]);
 
   const ask = (change: Partial<Asked>) => {
     const next = { ...asked, ...change };
     setAsked(next);
+    awaited.current = JSON.stringify(addressOf(next));
     clearTimeout(pause.current);
     pause.current = setTimeout(
       () => startAsking(() => router.replace(`/objects?${new URLSearchParams({ ...addressOf(next) })}`, { scroll: false })),
