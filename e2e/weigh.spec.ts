@@ -90,3 +90,28 @@ test("typed, by keyboard alone, where there is no scale", async ({ page }) => {
   await dialog.getByRole("button", { name: "Use these weights" }).press("Enter");
   await expect(page.getByLabel(/^A, weighed/)).toHaveValue("0.90");
 });
+
+test("a mix that came out badly is asked what it may come from: what the record speaks for first, and it goes into the record", async ({
+  page,
+}) => {
+  const treatment = await readyToMix(page);
+  await page.goto(`/treatments/${treatment}/fill`);
+  await page.getByLabel(/^A, weighed/).fill("1");
+  await page.getByLabel(/^B, weighed/).fill("0.7");
+  await page.getByRole("button", { name: /^Mixed now: Mix/ }).click();
+  await page.getByText(/behind$/).click();
+  const row = page.locator(".op").filter({ hasText: "It came out badly" }).first();
+  await row.getByText("It came out badly").click();
+  await row.getByRole("button", { name: "Still soft", exact: true }).click();
+  const causes = row.getByRole("list", { name: "Likely causes" }).getByRole("listitem");
+  await expect(causes.first()).toContainText("On record B was 30 % short of its ratio");
+  await expectAccessible(page);
+  await row.getByRole("button", { name: "Record: still soft" }).click();
+  await expect(row.getByRole("button", { name: "Record: still soft" })).toHaveCount(0);
+  const { treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
+  expect(kept.log.at(-1).body).toMatchObject({
+    kind: "noted",
+    station: "fill",
+    text: expect.stringMatching(/still soft\. Likely: B was 30 % short/),
+  });
+});

@@ -1,7 +1,10 @@
 import { CAUTIONS, type Role, type Station } from "../catalogue";
+import { type Cause, causesOf, type MixFacts } from "../fill/outcome";
+import { OUTCOMES, type Outcome } from "../fill/outcomes.data";
+import { workingRange } from "../match/working";
 import type { Operation } from "../plan/plan.schema";
 import type { BodyOf, Start } from "../record/events.schema";
-import type { Treatment } from "../record/treatment";
+import { materialTaken, type Treatment } from "../record/treatment";
 import { placeSize } from "../survey/place";
 import { present } from "../units";
 import type { Act } from "./acts";
@@ -44,6 +47,8 @@ export interface OperationView
     readonly against?: NonNullable<BodyOf<"done">["against"]>;
     /** Measured so far below the old surface, mm, and no round has met it yet. */
     readonly low_mm?: number;
+    /** Of a mix: what each way to come out badly may come from, likeliest first. */
+    readonly causes?: Readonly<Record<Outcome, readonly Cause[]>>;
   };
 }
 
@@ -132,7 +137,11 @@ function viewOf(
       parts: parts && parts.length > 0 && op.starts ? parts : undefined,
       mass_g,
       batches: batches && batches > 1 ? batches : undefined,
-      mark: mark && { ...markView(mark.entry, mark.at, mark.by, mark.body), ...(round === last ? lowOf(op, mark.body) : {}) },
+      mark: mark && {
+        ...markView(mark.entry, mark.at, mark.by, mark.body),
+        ...(round === last ? lowOf(op, mark.body) : {}),
+        ...causesFor(op, mark.body),
+      },
     }),
   };
 }
@@ -162,6 +171,30 @@ const LOW_MM = 0.05;
 function lowOf({ kind }: Operation, body: BodyOf<"done"> | BodyOf<"skipped">): { low_mm?: number } {
   const height = body.kind === "done" ? body.surface_mm : undefined;
   return kind === "check" && height !== undefined && height < -LOW_MM ? { low_mm: -height } : {};
+}
+
+/** What hardens by giving these off has no hardener that could be short. */
+const DRIES: readonly string[] = ["water", "alcohol", "ketone", "hydrocarbon"];
+
+/** What a mix that came out badly may come from, by what is on record of it. */
+function causesFor({ starts, hands_min }: Operation, body: BodyOf<"done"> | BodyOf<"skipped">): { causes?: Record<Outcome, Cause[]> } {
+  if (body.kind !== "done" || !body.start || starts !== "mixed") return {};
+  const { parts = [], climate, thickness_mm } = body.start;
+  const row = materialTaken(body.start);
+  const facts: MixFacts = {
+    parts,
+    temp_C: climate.temp_C,
+    reference_C: row.cure.reference_C,
+    min_C: row.cure.min_C,
+    working_min: workingRange({ row, climate_C: climate.temp_C }),
+    hands_min: body.hands_min ?? hands_min[0],
+    planned_hands_min: [hands_min[0], hands_min[1]],
+    thickness_mm,
+    max_layer_mm: row.max_layer_mm,
+    shrinkage_pct: row.shrinkage_pct,
+    dries: DRIES.includes(row.carrier),
+  };
+  return { causes: Object.fromEntries(OUTCOMES.map(({ outcome }) => [outcome, causesOf(outcome, facts)])) as Record<Outcome, Cause[]> };
 }
 
 function markView(

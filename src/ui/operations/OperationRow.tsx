@@ -3,6 +3,7 @@ import { doseGrams, formatMinutes, plain, type Wall } from "@/core/units";
 import { brief } from "@/core/views/acts";
 import type { OperationView } from "@/core/views/operationView";
 import type { Air } from "../frame/climate";
+import { lazily } from "../frame/lazily";
 import { useNow, useWall } from "../frame/now";
 import type { Kept } from "../outbox/queue";
 import { Sign, SignShape } from "../signs/Sign";
@@ -10,6 +11,8 @@ import { useLog } from "../treatment/TreatmentLog";
 import { DoIt } from "./DoIt";
 import { Reasoned } from "./Reasoned";
 import { Tokens } from "./Tokens";
+
+const CameOut = lazily(() => import("./CameOut").then((module) => module.CameOut));
 
 interface Props {
   readonly operation: OperationView;
@@ -58,6 +61,7 @@ export function OperationRow({ operation, air, now, several, closed, elsewhere }
             </p>
           ))}
         {mark && <Marked operation={operation} mark={mark} wall={wall} />}
+        {mark?.causes && !closed && <CameOut operation={operation} causes={mark.causes} />}
         {!mark && !now && <p className="sub">{formatMinutes((hands_min[0] + hands_min[1]) / 2)} of hands</p>}
       </div>
       {kept.includes(id) ? (

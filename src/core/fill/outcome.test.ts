@@ -1,0 +1,68 @@
+import fc from "fast-check";
+import { causesOf, type MixFacts, shortPart } from "./outcome";
+import { OUTCOMES } from "./outcomes.data";
+
+const GOOD: MixFacts = {
+  parts: [
+    { name: "A", planned_g: 2, actual_g: 2 },
+    { name: "B", planned_g: 1, actual_g: 1 },
+  ],
+  temp_C: 20,
+  reference_C: 20,
+  min_C: 10,
+  working_min: [40, 60],
+  hands_min: 8,
+  planned_hands_min: [5, 12],
+  thickness_mm: 5,
+  max_layer_mm: 8,
+  shrinkage_pct: [0.1, 0.5],
+  dries: false,
+};
+const first = (outcome: (typeof OUTCOMES)[number]["outcome"], over: Partial<MixFacts>) => causesOf(outcome, { ...GOOD, ...over })[0];
+const short = (grams: number) => [GOOD.parts[0], { name: "B", planned_g: 1, actual_g: grams }] as MixFacts["parts"];
+
+describe("what the record speaks for comes first", () => {
+  test.each<[string, Parameters<typeof first>, RegExp]>([
+    ["soft, with too little of a part", ["still-soft", { parts: short(0.85) }], /B was 15 % short of its ratio/],
+    ["soft, in the cold", ["still-soft", { temp_C: 12 }], /It was 12 °C, the data sheet counts at 20 °C/],
+    ["soft, where it can't cure at all", ["still-soft", { temp_C: 6, parts: short(0.9) }], /does not cure under 10 °C/],
+    ["soft, laid too thick", ["still-soft", { thickness_mm: 14 }], /14 mm thick; 8 mm is the most/],
+    ["set in the cup after a long time", ["set-in-cup", { hands_min: 50 }], /It took 50 min, and it stays open 40 min here/],
+    ["set in the cup in the heat", ["set-in-cup", { temp_C: 29 }], /It was 29 °C/],
+    ["streaks after a hurried stir", ["streaks", { hands_min: 2 }], /took 2 min, 5 min at least were planned/],
+    ["sank, of a kind that shrinks", ["sank", { shrinkage_pct: [4, 8] }], /shrinks by 4 to 8 %/],
+  ])("%s", (_, [outcome, over], words) => {
+    const cause = first(outcome, over);
+    expect(cause?.text).toMatch(words);
+    expect(cause?.seen).toBe(true);
+  });
+});
+
+test("where all went as planned the record speaks for nothing, and what it may be all the same is said", () => {
+  for (const { outcome } of OUTCOMES) {
+    const causes = causesOf(outcome, GOOD);
+    expect(causes.length).toBeGreaterThan(1);
+    expect([outcome, causes.filter(({ seen }) => seen)]).toEqual([outcome, []]);
+  }
+});
+
+test("a dose that is right is not blamed, whatever its size; a dryer has none", () => {
+  fc.assert(
+    fc.property(fc.double({ min: 0.2, max: 5, noNaN: true }), (factor) => {
+      const parts = GOOD.parts.map((part) => ({ ...part, actual_g: part.planned_g * factor }));
+      expect(shortPart(parts).off_pct).toBeCloseTo(0, 6);
+      expect(causesOf("still-soft", { ...GOOD, parts }).some(({ seen }) => seen)).toBe(false);
+    }),
+  );
+  expect(causesOf("still-soft", { ...GOOD, dries: true, parts: short(0.5) }).some(({ seen }) => seen)).toBe(false);
+});
+
+test("the further off, the higher it stands: never below where it stood before", () => {
+  const place = (grams: number) =>
+    causesOf("still-soft", { ...GOOD, temp_C: 16, parts: short(grams) }).findIndex(({ text }) => /B was|The ratio/.test(text));
+  fc.assert(
+    fc.property(fc.double({ min: 0.3, max: 1, noNaN: true }), fc.double({ min: 0, max: 0.25, noNaN: true }), (grams, less) => {
+      expect(place(grams - less)).toBeLessThanOrEqual(place(grams));
+    }),
+  );
+});

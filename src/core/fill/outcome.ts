@@ -1,0 +1,137 @@
+import type { Range } from "../catalogue";
+import { formatMinutes, plain } from "../units";
+import type { Outcome } from "./outcomes.data";
+
+/** What is on record of a mix, and what its class asks. */
+export interface MixFacts {
+  readonly parts: ReadonlyArray<{ readonly name: string; readonly planned_g: number; readonly actual_g: number }>;
+  readonly temp_C: number;
+  readonly reference_C: number;
+  /** Below this it does not cure. */
+  readonly min_C: number;
+  /** How long it stays open in that air. */
+  readonly working_min: Range;
+  readonly hands_min: number;
+  readonly planned_hands_min: Range;
+  readonly thickness_mm: number;
+  readonly max_layer_mm: number;
+  readonly shrinkage_pct: Range;
+  /** It hardens by drying, not by a hardener. */
+  readonly dries: boolean;
+}
+
+export interface Cause {
+  readonly text: string;
+  /** The record speaks for it; else it is only what else it may be. */
+  readonly seen: boolean;
+}
+
+interface CauseRow {
+  readonly of: readonly Outcome[];
+  /** How strongly the record speaks for it: 0 = not at all, 1 = as much as data sheets call wrong, more = more. */
+  readonly speaks: (facts: MixFacts) => number;
+  readonly says: (facts: MixFacts) => string;
+}
+
+/** Which part fell short of its ratio to the others, and by how many percent. */
+export function shortPart(parts: MixFacts["parts"]): { readonly name: string; readonly off_pct: number } {
+  const most = Math.max(...parts.map(({ planned_g, actual_g }) => actual_g / planned_g));
+  const shares = parts.map(({ name, planned_g, actual_g }) => ({ name, off_pct: (1 - actual_g / planned_g / most) * 100 }));
+  return shares.reduce((short, each) => (each.off_pct > short.off_pct ? each : short), { name: "", off_pct: 0 });
+}
+
+/** What data sheets of two-part resins allow between their parts, percent. */
+const RATIO_OFF_PCT = 5;
+/** So many degrees off the temperature of the data sheet are felt; a rule of thumb: a rate doubles or halves with some ten. */
+const DEGREES_FELT = 5;
+/** Above this shrinkage a fill is seen to sink, percent; trade practice. */
+const SHRINKS_PCT = 2;
+
+const cold = ({ temp_C, reference_C }: MixFacts) => Math.max(0, reference_C - temp_C) / DEGREES_FELT;
+const warm = ({ temp_C, reference_C }: MixFacts) => Math.max(0, temp_C - reference_C) / DEGREES_FELT;
+const ratio = ({ parts, dries }: MixFacts) => (dries || parts.length < 2 ? 0 : shortPart(parts).off_pct / RATIO_OFF_PCT);
+const thick = ({ thickness_mm, max_layer_mm }: MixFacts) => (thickness_mm > max_layer_mm * 1.001 ? thickness_mm / max_layer_mm : 0);
+const hurried = ({ hands_min, planned_hands_min: [low] }: MixFacts) => (hands_min < low ? low / Math.max(hands_min, low / 4) - 0.5 : 0);
+const slow = ({ hands_min, working_min: [low] }: MixFacts) => hands_min / Math.max(low, 0.1);
+
+/** Causes by outcome. Trade practice; what each looks at stands in the record. */
+const CAUSES: readonly CauseRow[] = [
+  {
+    of: ["still-soft"],
+    speaks: ({ temp_C, min_C }) => (temp_C < min_C ? 3 : 0),
+    says: ({ temp_C, min_C }) => `It does not cure under ${plain(min_C)} °C, and it was ${plain(temp_C)} °C: warm it.`,
+  },
+  {
+    of: ["still-soft", "streaks"],
+    speaks: ratio,
+    says: ({ parts }) => {
+      const { name, off_pct } = shortPart(parts);
+      return off_pct < 0.5
+        ? "The ratio: what was weighed is right, unless the cups were changed round."
+        : `${name} was ${plain(off_pct)} % short of its ratio; over ${RATIO_OFF_PCT} % it stays soft for ever: take it out and mix anew.`;
+    },
+  },
+  {
+    of: ["still-soft"],
+    speaks: cold,
+    says: ({ temp_C, reference_C }) =>
+      `It was ${plain(temp_C)} °C, the data sheet counts at ${plain(reference_C)} °C: give it longer, or warm it.`,
+  },
+  {
+    of: ["still-soft", "sank", "pinholes"],
+    speaks: thick,
+    says: ({ thickness_mm, max_layer_mm }) =>
+      `It was laid ${plain(thickness_mm)} mm thick; ${plain(max_layer_mm)} mm is the most in one layer.`,
+  },
+  {
+    of: ["still-soft", "streaks"],
+    speaks: hurried,
+    says: ({ hands_min, planned_hands_min: [low] }) =>
+      `Mixing and laying took ${formatMinutes(hands_min)}, ${formatMinutes(low)} at least were planned: what is not stirred through stays soft in streaks.`,
+  },
+  {
+    of: ["set-in-cup"],
+    speaks: (facts) => (slow(facts) > 0.8 ? slow(facts) : 0),
+    says: ({ hands_min, working_min: [low] }) =>
+      `It took ${formatMinutes(hands_min)}, and it stays open ${formatMinutes(low)} here: mix less at a time, or take a slower one.`,
+  },
+  {
+    of: ["set-in-cup"],
+    speaks: warm,
+    says: ({ temp_C, reference_C }) =>
+      `It was ${plain(temp_C)} °C; the data sheet counts at ${plain(reference_C)} °C. Cool the parts, spread it flat: in a heap it warms itself.`,
+  },
+  {
+    of: ["streaks", "pinholes"],
+    speaks: cold,
+    says: ({ temp_C }) => `At ${plain(temp_C)} °C it is stiff and takes air in: warm the parts before mixing, not after.`,
+  },
+  {
+    of: ["sank"],
+    speaks: ({ shrinkage_pct: [, high] }) => high / SHRINKS_PCT / 2,
+    says: ({ shrinkage_pct: [low, high] }) =>
+      `It shrinks by ${plain(low)} to ${plain(high)} %: lay it prouder, or finish with one that shrinks less.`,
+  },
+  { of: ["sank", "pinholes"], speaks: () => 0, says: () => "An open ground drinks it and breathes out under it: seal the pores first." },
+  {
+    of: ["pinholes"],
+    speaks: () => 0,
+    says: () => "Air was stirred in: fold it, press it in from the edge, and stop the holes with a finer filler.",
+  },
+  {
+    of: ["still-soft", "set-in-cup"],
+    speaks: () => 0,
+    says: () => "The jar is old or was left open: look at its date, and try a little of it by itself.",
+  },
+];
+
+/** The record speaks for a cause from here on. */
+const SEEN = 0.4;
+
+/** Likely causes of an outcome, what the record speaks for most first; what it says nothing of comes last, in the order of the table. */
+export function causesOf(outcome: Outcome, facts: MixFacts): Cause[] {
+  return CAUSES.filter(({ of }) => of.includes(outcome))
+    .map((row) => ({ text: row.says(facts), weight: row.speaks(facts) }))
+    .sort((a, b) => b.weight - a.weight)
+    .map(({ text, weight }) => ({ text, seen: weight >= SEEN }));
+}
