@@ -31,6 +31,8 @@ interface CauseRow {
   /** How strongly the record speaks for it: 0 = not at all, 1 = as much as data sheets call wrong, more = more. */
   readonly speaks: (facts: MixFacts) => number;
   readonly says: (facts: MixFacts) => string;
+  /** What it may be all the same where the record says nothing of it; absent = it is not named then. */
+  readonly else?: string;
 }
 
 /** Which part fell short of its ratio to the others, and by how many percent. */
@@ -54,6 +56,11 @@ const thick = ({ thickness_mm, max_layer_mm }: MixFacts) => (thickness_mm > max_
 const hurried = ({ hands_min, planned_hands_min: [low] }: MixFacts) => (hands_min < low ? low / Math.max(hands_min, low / 4) - 0.5 : 0);
 const slow = ({ hands_min, working_min: [low] }: MixFacts) => hands_min / Math.max(low, 0.1);
 
+/** A cause that nothing on record can speak for. */
+function silent(of: readonly Outcome[], words: string): CauseRow {
+  return { of, speaks: () => 0, says: () => words, else: words };
+}
+
 /** Causes by outcome. Trade practice; what each looks at stands in the record. */
 const CAUSES: readonly CauseRow[] = [
   {
@@ -66,10 +73,9 @@ const CAUSES: readonly CauseRow[] = [
     speaks: ratio,
     says: ({ parts }) => {
       const { name, off_pct } = shortPart(parts);
-      return off_pct < 0.5
-        ? "The ratio: what was weighed is right, unless the cups were changed round."
-        : `${name} was ${plain(off_pct)} % short of its ratio; over ${RATIO_OFF_PCT} % it stays soft for ever: take it out and mix anew.`;
+      return `${name} was ${plain(off_pct)} % short of its ratio; over ${RATIO_OFF_PCT} % it stays soft for ever: take it out and mix anew.`;
     },
+    else: "The ratio is right by the record, unless the cups were changed round.",
   },
   {
     of: ["still-soft"],
@@ -112,26 +118,21 @@ const CAUSES: readonly CauseRow[] = [
     says: ({ shrinkage_pct: [low, high] }) =>
       `It shrinks by ${plain(low)} to ${plain(high)} %: lay it prouder, or finish with one that shrinks less.`,
   },
-  { of: ["sank", "pinholes"], speaks: () => 0, says: () => "An open ground drinks it and breathes out under it: seal the pores first." },
-  {
-    of: ["pinholes"],
-    speaks: () => 0,
-    says: () => "Air was stirred in: fold it, press it in from the edge, and stop the holes with a finer filler.",
-  },
-  {
-    of: ["still-soft", "set-in-cup"],
-    speaks: () => 0,
-    says: () => "The jar is old or was left open: look at its date, and try a little of it by itself.",
-  },
+  silent(["sank", "pinholes"], "An open ground drinks it and breathes out under it: seal the pores first."),
+  silent(["pinholes"], "Air was stirred in: fold it, press it in from the edge, and stop the holes with a finer filler."),
+  silent(["still-soft", "set-in-cup"], "The jar is old or was left open: look at its date, and try a little of it by itself."),
 ];
 
 /** The record speaks for a cause from here on. */
 const SEEN = 0.4;
 
-/** Likely causes of an outcome, what the record speaks for most first; what it says nothing of comes last, in the order of the table. */
+/** Likely causes of an outcome, what the record speaks for most first; then, in the order of the table, what it may be all the same. */
 export function causesOf(outcome: Outcome, facts: MixFacts): Cause[] {
   return CAUSES.filter(({ of }) => of.includes(outcome))
-    .map((row) => ({ text: row.says(facts), weight: row.speaks(facts) }))
+    .map((row) => ({ row, weight: row.speaks(facts) }))
     .sort((a, b) => b.weight - a.weight)
-    .map(({ text, weight }) => ({ text, seen: weight >= SEEN }));
+    .flatMap(({ row, weight }): Cause[] => {
+      if (weight >= SEEN) return [{ text: row.says(facts), seen: true }];
+      return row.else === undefined ? [] : [{ text: row.else, seen: false }];
+    });
 }
