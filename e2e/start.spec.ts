@@ -39,6 +39,8 @@ test("a taken port is said, with what to do", async () => {
 });
 
 test.describe("a database of its own, in a folder that nothing else uses", () => {
+  // one after the other: a port that one has just left the other would take
+  test.describe.configure({ mode: "default" });
   let folder = "";
   test.beforeEach(() => {
     folder = mkdtempSync("/tmp/wanderjahr-start-");

@@ -42,6 +42,23 @@ test("the shop's drawers: drills in inches, one missing, papers marked, days clo
   await expect(page.getByRole("button", { name: "P180", exact: true })).toHaveAttribute("aria-pressed", "true");
   await expect(page.getByLabel("Why")).toHaveValue("the fair");
 
+  // another window saves: it is told, and stays told; saved again, what stands here stands
+  const { version, ...theirs } = await (await page.request.get("/api/shop")).json();
+  expect((await page.request.put("/api/shop", { data: { ...theirs, version, clamps: 4 } })).status()).toBe(200);
+  await page.getByLabel("Clamps").fill("12");
+  await page.getByRole("button", { name: "Save the shop" }).click();
+  await page.waitForLoadState("networkidle");
+  await expect(page.getByText("The shop was changed in another window since you opened it.")).toBeVisible();
+  await expect(page.getByLabel("Clamps")).toHaveValue("12");
+  await page.getByRole("button", { name: "Save the shop" }).click();
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+  await page.waitForLoadState("networkidle");
+  await page.getByLabel("Clamps").fill("11");
+  await expect(page.getByText("Saved", { exact: true })).toBeHidden();
+  await page.getByRole("button", { name: "Save the shop" }).click();
+  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+  await expect.poll(async () => (await (await page.request.get("/api/shop")).json()).clamps).toBe(11);
+
   await page.goto(`/treatments/${treatment}/join`);
   const card = page.getByRole("region", { name: "Drill card" });
   await expect(card.getByText(/^Hole: wanted .* nearest \d+\/\d+ in/)).toBeVisible();

@@ -1,5 +1,5 @@
 import { useRouter } from "next/navigation";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { type DefaultValues, type FieldValues, type Path, useForm } from "react-hook-form";
 import type { Problem } from "@/core/problem";
 import { useDraft } from "./draft";
@@ -40,6 +40,8 @@ export function useSavedForm<Form extends FieldValues, Value, Answer = unknown>(
   const draft = useDraft(name, form);
   const [problem, setProblem] = useState<Problem>();
   const [done, setDone] = useState(false);
+  // what is typed after it is not saved
+  useEffect(() => form.watch(() => setDone(false)).unsubscribe, [form]);
   const { errors, isSubmitting } = form.formState;
   const submit = form.handleSubmit(
     async (value) => {

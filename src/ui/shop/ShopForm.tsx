@@ -1,4 +1,5 @@
 "use client";
+import { useState } from "react";
 import { useFieldArray } from "react-hook-form";
 import type { Shop } from "@/core/shop/shop.schema";
 import { FormEnd, Restored } from "../forms/FormEnd";
@@ -13,11 +14,18 @@ import type { ShopList, ShopPart } from "./shopPart";
 /** What holds for the whole shop; an edit made meanwhile in another window is told, not overwritten. */
 export function ShopForm({ shop }: { shop: Shop & { readonly version: number } }) {
   const { version, ...kept } = shop;
+  // what the fields began from, whatever the page hears since; after a collision it was said, and the newest counts
+  const [began, setBegan] = useState<number | undefined>(version);
   const { form, errors, submit, restored, ...end } = useSavedForm({
     name: "shop",
     start: shopFields(kept),
     read: readShop,
-    save: (value) => send("PUT", "/api/shop", { version, ...value }),
+    save: async (value) => {
+      const sent = await send<{ version: number }>("PUT", "/api/shop", { version: began ?? version, ...value });
+      if (sent.ok) setBegan(sent.value.version);
+      else if (sent.problem.status === 409) setBegan(undefined);
+      return sent;
+    },
   });
   const part: ShopPart = { form, errors, values: form.watch() };
   return (

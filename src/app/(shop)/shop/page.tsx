@@ -5,5 +5,5 @@ import { withRecord } from "../withRecord";
 export const metadata = { title: "Shop" };
 
 export default async function ShopPage() {
-  return withRecord(shop, (kept) => <ShopForm key={kept.version} shop={kept} />);
+  return withRecord(shop, (kept) => <ShopForm shop={kept} />);
 }
