@@ -26,7 +26,7 @@ describe("what the record speaks for comes first", () => {
     ["soft, with too little of a part", ["still-soft", { parts: short(0.85) }], /B was 15 % short of its ratio/],
     ["soft, in the cold", ["still-soft", { temp_C: 12 }], /It was 12 °C, the data sheet counts at 20 °C/],
     ["soft, where it can't cure at all", ["still-soft", { temp_C: 6, parts: short(0.9) }], /does not cure under 10 °C/],
-    ["soft, laid too thick", ["still-soft", { thickness_mm: 14 }], /14 mm thick; 8 mm is the most/],
+    ["soft, a dryer laid too thick", ["still-soft", { dries: true, thickness_mm: 14 }], /14 mm thick; 8 mm is the most/],
     ["set in the cup after a long time", ["set-in-cup", { hands_min: 50 }], /It took 50 min, and it stays open 40 min here/],
     ["set in the cup in the heat", ["set-in-cup", { temp_C: 29 }], /It was 29 °C/],
     ["streaks after a hurried stir", ["streaks", { hands_min: 2 }], /took 2 min, 5 min at least were planned/],
@@ -36,6 +36,16 @@ describe("what the record speaks for comes first", () => {
     expect(cause?.text).toMatch(words);
     expect(cause?.seen).toBe(true);
   });
+});
+
+test("what can't happen to a mix is not named: no dose and no stirring where nothing hardens it, no thickness where something does", () => {
+  const said = (over: Partial<MixFacts>) =>
+    causesOf("still-soft", { ...GOOD, ...over })
+      .map(({ text }) => text)
+      .join(" ");
+  for (const alone of [{ dries: true }, { parts: GOOD.parts.slice(0, 1) }])
+    expect(said({ ...alone, hands_min: 1 })).not.toMatch(/ratio|cups|stirred/);
+  expect(said({ thickness_mm: 20 })).not.toMatch(/thick/);
 });
 
 test("where all went as planned the record speaks for nothing, and what it may be all the same is said", () => {

@@ -1,4 +1,5 @@
 import type { Range } from "../catalogue";
+import { RATIO_OFF_PCT } from "../mix/weighing";
 import { formatMinutes, plain } from "../units";
 import type { Outcome } from "./outcomes.data";
 
@@ -28,6 +29,8 @@ export interface Cause {
 
 interface CauseRow {
   readonly of: readonly Outcome[];
+  /** Mixes that it can happen to; absent = all. */
+  readonly when?: (facts: MixFacts) => boolean;
   /** How strongly the record speaks for it: 0 = not at all, 1 = as much as data sheets call wrong, more = more. */
   readonly speaks: (facts: MixFacts) => number;
   readonly says: (facts: MixFacts) => string;
@@ -42,8 +45,6 @@ export function shortPart(parts: MixFacts["parts"]): { readonly name: string; re
   return shares.reduce((short, each) => (each.off_pct > short.off_pct ? each : short), { name: "", off_pct: 0 });
 }
 
-/** What data sheets of two-part resins allow between their parts, percent. */
-const RATIO_OFF_PCT = 5;
 /** So many degrees off the temperature of the data sheet are felt; a rule of thumb: a rate doubles or halves with some ten. */
 const DEGREES_FELT = 5;
 /** Above this shrinkage a fill is seen to sink, percent; trade practice. */
@@ -51,10 +52,15 @@ const SHRINKS_PCT = 2;
 
 const cold = ({ temp_C, reference_C }: MixFacts) => Math.max(0, reference_C - temp_C) / DEGREES_FELT;
 const warm = ({ temp_C, reference_C }: MixFacts) => Math.max(0, temp_C - reference_C) / DEGREES_FELT;
-const ratio = ({ parts, dries }: MixFacts) => (dries || parts.length < 2 ? 0 : shortPart(parts).off_pct / RATIO_OFF_PCT);
+const hasHardener = ({ parts, dries }: MixFacts) => !dries && parts.length > 1;
+const ratio = ({ parts }: MixFacts) => shortPart(parts).off_pct / RATIO_OFF_PCT;
 const thick = ({ thickness_mm, max_layer_mm }: MixFacts) => (thickness_mm > max_layer_mm * 1.001 ? thickness_mm / max_layer_mm : 0);
 const hurried = ({ hands_min, planned_hands_min: [low] }: MixFacts) => (hands_min < low ? low / Math.max(hands_min, low / 4) - 0.5 : 0);
 const slow = ({ hands_min, working_min: [low] }: MixFacts) => hands_min / Math.max(low, 0.1);
+
+function tooThick({ thickness_mm, max_layer_mm }: MixFacts): string {
+  return `It was laid ${plain(thickness_mm)} mm thick; ${plain(max_layer_mm)} mm is the most in one layer.`;
+}
 
 /** A cause that nothing on record can speak for. */
 function silent(of: readonly Outcome[], words: string): CauseRow {
@@ -70,6 +76,7 @@ const CAUSES: readonly CauseRow[] = [
   },
   {
     of: ["still-soft", "streaks"],
+    when: hasHardener,
     speaks: ratio,
     says: ({ parts }) => {
       const { name, off_pct } = shortPart(parts);
@@ -83,14 +90,12 @@ const CAUSES: readonly CauseRow[] = [
     says: ({ temp_C, reference_C }) =>
       `It was ${plain(temp_C)} °C, the data sheet counts at ${plain(reference_C)} °C: give it longer, or warm it.`,
   },
-  {
-    of: ["still-soft", "sank", "pinholes"],
-    speaks: thick,
-    says: ({ thickness_mm, max_layer_mm }) =>
-      `It was laid ${plain(thickness_mm)} mm thick; ${plain(max_layer_mm)} mm is the most in one layer.`,
-  },
+  // a hardener works all through; what dries or draws damp does so from its face
+  { of: ["still-soft"], when: (facts) => !hasHardener(facts), speaks: thick, says: tooThick },
+  { of: ["sank", "pinholes"], speaks: thick, says: tooThick },
   {
     of: ["still-soft", "streaks"],
+    when: hasHardener,
     speaks: hurried,
     says: ({ hands_min, planned_hands_min: [low] }) =>
       `Mixing and laying took ${formatMinutes(hands_min)}, ${formatMinutes(low)} at least were planned: what is not stirred through stays soft in streaks.`,
@@ -128,7 +133,7 @@ const SEEN = 0.4;
 
 /** Likely causes of an outcome, what the record speaks for most first; then, in the order of the table, what it may be all the same. */
 export function causesOf(outcome: Outcome, facts: MixFacts): Cause[] {
-  return CAUSES.filter(({ of }) => of.includes(outcome))
+  return CAUSES.filter(({ of, when }) => of.includes(outcome) && (when?.(facts) ?? true))
     .map((row) => ({ row, weight: row.speaks(facts) }))
     .sort((a, b) => b.weight - a.weight)
     .flatMap(({ row, weight }): Cause[] => {
