@@ -21,7 +21,7 @@ const jar = async (page: Page, label: string) => {
       name: `Putty ${id.slice(0, 6)}`,
       class: "epoxy-putty",
       figures: {},
-      lot: { id: crypto.randomUUID(), label, size_g: 200, left_g: 150, expires: "2026-12-01" },
+      lot: { id: crypto.randomUUID(), label, size_g: 200, left_g: 150, expires: "2036-12-01" },
     },
   });
   expect(answer.status()).toBe(201);

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { createElement } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
 import { DAMAGE_KINDS } from "@/core/catalogue";
-import type { Profile } from "@/core/fill/section";
+import { lossScene } from "@/core/fill/section";
 import { sketchOf } from "@/core/survey/sketch";
 import { damageAt, damages } from "@/core/survey/survey.fixture";
 import { SafetyBar } from "./join/SafetyBar";
@@ -40,61 +40,57 @@ describe("the sketch of a damage", () => {
   });
 });
 
-const size = fc.double({ min: 0.3, max: 80, noNaN: true });
-const profiles: fc.Arbitrary<Profile> = fc.oneof(
-  fc.record({ kind: fc.constant("scoop" as const), width: size, depth: size }),
-  fc.record({ kind: fc.constant("groove" as const), width: size, depth: size }),
-  fc.record({ kind: fc.constant("shaft" as const), width: size, depth: size, through: fc.boolean() }),
-  fc.record({ kind: fc.constant("peak" as const), width: size, depth: size, foot: fc.double({ min: 0.1, max: 0.9, noNaN: true }) }),
-);
+/** A chip of two layers, the first done: what the log of a lemonade jar comes to. */
+const CUT: Parameters<typeof Section>[0]["cut"] = {
+  title: "The chip",
+  note: "outer face up",
+  words: "Section of the chip in stoneware.",
+  layers: [
+    { name: "Layer 1", material: "Epoxy putty", hatch: "putty", plan_mm: 5.7, shrinks_mm: 0.05, state: "done" },
+    { name: "Layer 2", material: "Epoxy putty", hatch: "putty-2", plan_mm: 5.8, shrinks_mm: 0.05, state: "planned" },
+  ],
+  scene: lossScene({
+    profile: { kind: "scoop", width: 34, depth: 11 },
+    hatch: "stoneware",
+    layers: [
+      { name: "Layer 1", words: "done", hatch: "putty", surface_mm: -5.4, shrinks_mm: 0.05 },
+      { name: "Layer 2", words: "planned", hatch: "putty-2", surface_mm: 0.4, shrinks_mm: 0.05 },
+    ],
+    proud_mm: 0.4,
+    trough: false,
+    radial: false,
+    keyed: true,
+    dam: "form",
+  }),
+};
 
 describe("the section of a place that is filled", () => {
-  const cut = (profile: Profile, over: Partial<Parameters<typeof Section>[0]> = {}) =>
-    renderToStaticMarkup(
-      createElement(Section, { profile, hatch: "stoneware", substrate: "stoneware", title: "The chip", width: 620, height: 280, ...over }),
-    );
+  const cut = (over: Partial<Parameters<typeof Section>[0]> = {}) =>
+    renderToStaticMarkup(createElement(Section, { cut: CUT, width: 680, tallest: 250, light: () => undefined, ...over }));
 
-  test("names what it cuts, its scale, and both dimensions", () => {
-    const markup = cut({ kind: "scoop", width: 34, depth: 11 });
-    expect(markup).toMatch(/aria-label="The chip, scale [^"]+, in millimetres"/);
-    expect(texts(markup)).toEqual(expect.arrayContaining(["The chip", "34", "11", "stoneware"]));
+  test("names what it cuts, its scale and its dimensions, and says the same in words", () => {
+    const markup = cut();
+    expect(markup).toMatch(/aria-label="The chip, scale 2 : 1, in millimetres"/);
+    expect(markup).toContain("<desc>Section of the chip in stoneware.</desc>");
+    expect(texts(markup)).toEqual(expect.arrayContaining(["The chip", "34", "11", "0.4 proud"]));
+    expect(markup).not.toMatch(/NaN|Infinity|undefined/);
   });
 
-  test("layers are told apart, the proud height is said, and the layer that is pointed at is lit", () => {
-    const fill = { surfaces: [-5, 0.4], proud_mm: 0.4 };
-    const tags = [
-      { name: "1", words: "to 6 mm" },
-      { name: "2", words: "proud", now: true },
-    ];
-    const [plainly, lit] = [
-      cut({ kind: "scoop", width: 34, depth: 11 }, { fill, tags }),
-      cut({ kind: "scoop", width: 34, depth: 11 }, { fill, tags, lit: 1 }),
-    ];
-    expect(plainly.match(/url\(#h-putty\)/g)).toHaveLength(2);
-    expect(new Set([...plainly.matchAll(/fill-opacity="([^"]+)"/g)].map(([, each]) => each)).size).toBe(2);
-    expect(plainly).toContain("0.4 proud");
-    expect(plainly).not.toContain('stroke-width="3"');
-    expect(lit).toContain('stroke-width="3"');
+  test("two layers of one putty are told apart, what is planned is dashed, and what is there is whole", () => {
+    const layers = [...cut().matchAll(/<g data-shape="layer".*?<\/g>/g)].map(([markup]) => markup);
+    expect(layers.map((markup) => /url\(#h-([\w-]+)\)/.exec(markup)?.[1])).toEqual(["putty", "putty-2"]);
+    expect(layers.map((markup) => markup.includes("stroke-dasharray"))).toEqual([false, true]);
   });
 
-  test("whatever is cut, every point is a figure, and the dimensions stand clear of one another", () => {
-    fc.assert(
-      fc.property(profiles, (profile) => {
-        const markup = cut(profile, { fill: { surfaces: [-profile.depth / 2, 0.3], proud_mm: 0.3 } });
-        expect(markup).not.toMatch(/NaN|Infinity|undefined/);
-        const boxes = [...markup.matchAll(/<text x="([\d.-]+)" y="([\d.-]+)"([^>]*) class="draw-text bold"[^>]*>([^<]*)/g)].map(
-          ([, x, y, rest, text]) => {
-            const wide = (text ?? "").length * 7;
-            const left = rest?.includes("middle") ? Number(x) - wide / 2 : rest?.includes("end") ? Number(x) - wide : Number(x);
-            return { left, right: left + wide, top: Number(y) - 12, bottom: Number(y) };
-          },
-        );
-        const overlaps = boxes.filter((a, i) =>
-          boxes.some((b, j) => j > i && a.left < b.right - 1 && b.left < a.right - 1 && a.top < b.bottom - 1 && b.top < a.bottom - 1),
-        );
-        expect(overlaps).toEqual([]);
-      }),
-    );
+  test("a layer can be reached by the keyboard, says what it is, and is lit when it is pointed at", () => {
+    expect(cut()).toContain('role="button" tabindex="0" aria-label="Layer 1, Epoxy putty, done" aria-pressed="false"');
+    const lit = cut({ lit: 1 });
+    expect(lit).toContain('aria-label="Layer 2, Epoxy putty, planned" aria-pressed="true"');
+    expect(lit.match(/stroke-width="3.4"/g)).toHaveLength(1);
+  });
+
+  test("on paper nothing asks to be pressed", () => {
+    expect(cut({ light: undefined })).not.toContain("button");
   });
 });
 

@@ -237,8 +237,10 @@ function sizedBrace(
   const link = links.find(({ place, role }) => place === core.id && role === "brace");
   const kind = chosen?.kind ?? (link && braceKindOf(link.class));
   if (kind === undefined || kind === "none") return undefined;
-  const sized = asSold(sizeOf(kind, question), question, "metric");
-  return chosen?.size ? { ...sized, size: { ...sized.size, ...chosen.size } } : sized;
+  if (!chosen?.size) return asSold(sizeOf(kind, question), question, "metric");
+  // hole, depth and walls follow from the rod that is taken, not from the one that was worked out
+  const sized = sizeOf(kind, question, chosen.size.diameter_mm);
+  return { ...sized, size: { ...sized.size, ...chosen.size } };
 }
 
 /** One anchor for so much of a broken plaster face, mm²; its depth in diameters; the plaster over it, mm. Trade practice; EN 1992-4 for the cover's order of size. */

@@ -69,6 +69,12 @@ interface Group {
   readonly most: number;
 }
 
+/** Every place of a damage that is filled out of a cup with its layers, from what was measured and mixed on. */
+export function filledPlaces(c: Context): PlaceLayers[] {
+  const voids = placesWith(c, "filler").filter((place) => !isLaidWithGlue(linkAt(c, place, "filler")?.class));
+  return groupsOf(c, voids).flatMap(({ each }) => each);
+}
+
 /** Places by what they are filled with, in the order in which that is laid. */
 function groupsOf(c: Context, voids: readonly WorkPlace[]): Group[] {
   const bySort = new Map<string, WorkPlace[]>();

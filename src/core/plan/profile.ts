@@ -1,4 +1,4 @@
-import type { Profile } from "../fill/section";
+import type { Profile } from "../fill/outline";
 import type { PlaceDraft } from "../survey/place";
 import type { Solid } from "../survey/volume.schema";
 

@@ -26,6 +26,8 @@ export interface Repair {
   /** By damage: the conditions that an operation of its own meets. */
   readonly met: ReadonlyMap<string, ReadonlySet<string>>;
   readonly rounds: readonly Round[];
+  /** What was measured and mixed of the layers of the first round. */
+  readonly found?: FoundLayers;
   readonly hands_min: Range;
   readonly elapsed_min: Range;
   readonly cost_eur: Range;
@@ -80,6 +82,7 @@ export function repairOf(input: RepairInput): Repair {
     operations: minded(sortOwn(operations), damages, met),
     met,
     rounds,
+    ...(found ? { found } : {}),
     hands_min: sumRanges(operations.map(({ hands_min }) => hands_min)),
     elapsed_min: elapsed(operations),
     cost_eur: costOf(damages, operations),

@@ -84,6 +84,10 @@ export function placeSize(place: PlaceDraft): string {
   return parts.join(", ");
 }
 
+/** Height of the section at a joint, mm. */
+export const sectionHeight = ({ section }: Pick<PlaceDraft, "section">): number | undefined =>
+  section && ("diameter_mm" in section ? section.diameter_mm : section.height_mm);
+
 /** Width, height and diameter of a member beside its break, as surveyed. */
 export function sectionOf(damage: { readonly width_mm?: number; readonly height_mm?: number; readonly diameter_mm?: number }) {
   const { diameter_mm, width_mm = 0, height_mm = 0 } = damage;

@@ -3,5 +3,7 @@ export * from "./duration";
 export * from "./length";
 export * from "./number";
 export * from "./present";
+export * from "./scene";
+export * from "./sceneLayout";
 export * from "./time";
 export * from "./words";

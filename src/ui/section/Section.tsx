@@ -1,189 +1,209 @@
-import type { Hatch } from "@/core/catalogue";
-import { type Profile, type SectionFill, section } from "@/core/fill/section";
-import { fittingScale, type Point, PX_PER_MM, plain, scaleLabel } from "@/core/units";
-
-export interface LayerTag {
-  readonly name: string;
-  readonly words: string;
-  /** The layer to place now. */
-  readonly now?: boolean;
-}
+import { type Label, LINE_PX, type Line, type Point, type Scene, type Shape, type Sheet, scaleLabel, sheetOf, TAG_PX } from "@/core/units";
+import type { Cut } from "@/core/views/cut";
 
 interface Props {
-  readonly profile: Profile;
-  readonly hatch: Hatch;
-  readonly substrate: string;
-  readonly fill?: SectionFill;
-  readonly fillHatch?: Hatch;
-  readonly tags?: readonly LayerTag[];
-  readonly title: string;
-  readonly note?: string;
+  readonly cut: Pick<Cut, "title" | "note" | "scene" | "layers" | "words">;
   readonly width: number;
-  readonly height: number;
-  /** The layer that the table beside it points at. */
+  readonly tallest: number;
+  /** The layer that is pointed at, here or in the list beside. */
   readonly lit?: number | undefined;
+  readonly light?: (layer: number | undefined) => void;
 }
 
-/** Room around the drawing for dimensions, in px. */
-const ROOM = { left: 64, right: 96, top: 52, bottom: 26 } as const;
-
-/** A true-to-scale cut: substrate hatch, loss, layers, proud line and dimensions. */
-export function Section(props: Props) {
-  const { profile, hatch, substrate, fill, fillHatch = "putty", tags = [], title, note, width, height, lit } = props;
-  const drawing = section(profile, fill);
-  const tall = drawing.top - drawing.bottom;
-  const scale = fittingScale(drawing.width, tall, width - ROOM.left - ROOM.right, height - ROOM.top - ROOM.bottom);
-  const k = scale * PX_PER_MM;
-  const midX = ROOM.left + (width - ROOM.left - ROOM.right) / 2;
-  const zeroY = ROOM.top + drawing.top * k + (height - ROOM.top - ROOM.bottom - tall * k) * 0.35;
-  const at = ([x, y]: Point): [number, number] => [midX + x * k, zeroY - y * k];
-  const pair = (point: Point) => {
-    const [x, y] = at(point);
-    return `${x.toFixed(1)} ${y.toFixed(1)}`;
-  };
-  const path = (points: readonly Point[], close = true) => `M${points.map(pair).join("L")}${close ? "Z" : ""}`;
-  const half = profile.width / 2;
-  const reach = drawing.width / 2;
+/** A cut, true to scale: ground, loss, layers, what is let in, lines of heights, dimensions that never overlap. */
+export function Section({ cut, width, tallest, lit, light }: Props) {
+  const { title, note, scene, layers, words } = cut;
+  const sheet = sheetOf(scene, width, tallest);
   return (
+    // biome-ignore lint/a11y/useSemanticElements: a drawing whose layers can be reached is a group, never a fieldset
     <svg
-      viewBox={`0 0 ${width} ${height}`}
+      xmlns="http://www.w3.org/2000/svg"
+      viewBox={`0 0 ${sheet.width} ${sheet.height}`}
       className="section block h-auto w-full"
-      role="img"
-      aria-label={`${title}, scale ${scaleLabel(scale)}, in millimetres`}
+      role="group"
+      aria-label={`${title}, scale ${scaleLabel(sheet.scale)}, in millimetres`}
     >
-      <text x="0" y="16" className="draw-text bold" style={{ fontSize: "var(--text-small)", fontStretch: "100%" }}>
+      <desc>{words}</desc>
+      <text x="0" y="16" className="draw-text bold">
         {title}
       </text>
       <text x="0" y="33" className="draw-text soft">
-        {scaleLabel(scale)}, in mm, {note ?? "outer face up"}
+        {scaleLabel(sheet.scale)}, in mm, {note}
       </text>
-      <path d={path(drawing.block)} fill="var(--color-panel)" />
-      <path d={path(drawing.block)} fill={`url(#h-${hatch})`} stroke="currentColor" strokeWidth="2" strokeLinejoin="round" />
-      <path
-        d={path(drawing.cavity)}
-        fill="var(--color-ground)"
-        stroke="currentColor"
-        strokeWidth={fill ? 2 : 1.6}
-        strokeDasharray={fill ? undefined : "6 4"}
-      />
-      {drawing.layers.map((layer, i) => (
-        <g key={path(layer)}>
-          <path d={path(layer)} fill={lit === i ? "#fff" : "var(--color-panel)"} />
-          <path
-            d={path(layer)}
-            fill={`url(#h-${fillHatch})`}
-            stroke="currentColor"
-            strokeWidth={lit === i ? 3 : 1.4}
-            fillOpacity={i % 2 === 0 ? 1 : 0.55}
+      {scene.shapes.map((shape, i) => {
+        const layer = shape.layer === undefined ? undefined : layers[shape.layer];
+        return (
+          <ShapeMark
+            // biome-ignore lint/suspicious/noArrayIndexKey: shapes of a drawing have no other name
+            key={i}
+            shape={shape}
+            d={pathOf(shape.points, sheet, true)}
+            planned={layer?.state === "planned"}
+            lit={shape.layer !== undefined && shape.layer === lit}
+            name={layer && `${layer.name}, ${layer.material}, ${layer.state}`}
+            light={light}
           />
-        </g>
+        );
+      })}
+      {scene.lines.map((line) => (
+        <LineMark key={`${line.kind} ${line.points[0]} ${line.points.length}`} line={line} d={pathOf(line.points, sheet, false)} />
       ))}
-      {drawing.proud.length > 1 && (
-        <path d={path(drawing.proud, false)} fill="none" stroke="currentColor" strokeWidth="1.6" strokeDasharray="7 4" />
-      )}
-      <path d={`M${midX - (reach + 0.5) * k} ${zeroY}H${midX + (reach + 0.5) * k}`} className="hairline" strokeDasharray="12 3 2 3" />
-      <Across
-        y={Math.max(38, zeroY - drawing.top * k - 20)}
-        from={midX - half * k}
-        to={midX + half * k}
-        label={plain(half * 2)}
-        edge={zeroY}
-      />
-      <Down x={midX + reach * k + 16} from={zeroY} to={zeroY + profile.depth * k} label={plain(profile.depth)} />
-      {fill && fill.proud_mm > 0 && (
-        <text x={midX - reach * k - 8} y={zeroY - Math.max(drawing.top * k, 4) + 3} textAnchor="end" className="draw-text bold">
-          {plain(fill.proud_mm)} proud
-        </text>
-      )}
-      <Tags
-        tags={tags}
-        surfaces={fill?.surfaces ?? []}
-        depth={profile.depth}
-        x={midX}
-        y={(mm) => zeroY - mm * k}
-        roomy={half * 2 * k > 240}
-        edge={midX - reach * k}
-      />
-      <text x={midX - reach * k} y={zeroY - drawing.bottom * k + 17} className="draw-text soft">
-        {substrate}
-      </text>
+      <Spans sheet={sheet} />
+      <Notes sheet={sheet} />
+      {sheet.tags.map(({ layer, label }) => (
+        <Tag key={layer} label={label} now={layers[layer]?.state === "now"} />
+      ))}
     </svg>
   );
 }
 
-/** A dimension across, with oblique ticks. */
-function Across({ y, from, to, label, edge }: { y: number; from: number; to: number; label: string; edge: number }) {
-  const middle = (from + to) / 2;
+function pathOf(points: readonly Point[], { x0, y0, k }: Pick<Sheet, "x0" | "y0" | "k">, close: boolean): string {
+  const each = points.map(([x, y]) => `${(x0 + x * k).toFixed(1)} ${(y0 - y * k).toFixed(1)}`);
+  return `M${each.join("L")}${close ? "Z" : ""}`;
+}
+
+/** Fill and outline of each kind of shape: what is solid is there, what is dashed is planned. */
+const DRAWN: Readonly<Record<Shape["kind"], { readonly fill: string; readonly stroke: number }>> = {
+  ground: { fill: "var(--color-panel)", stroke: 2 },
+  loss: { fill: "var(--color-ground)", stroke: 2 },
+  layer: { fill: "var(--color-panel)", stroke: 1.4 },
+  glue: { fill: "var(--color-panel)", stroke: 1.2 },
+  slot: { fill: "var(--color-panel)", stroke: 1.2 },
+  core: { fill: "#fff", stroke: 2.6 },
+  board: { fill: "#fff", stroke: 2 },
+  patch: { fill: "#fff", stroke: 2 },
+};
+
+interface ShapeProps {
+  readonly shape: Shape;
+  readonly d: string;
+  readonly planned: boolean;
+  readonly lit: boolean;
+  readonly name: string | undefined;
+  readonly light: Props["light"];
+}
+
+function ShapeMark({ shape: { kind, hatch, layer }, d, planned, lit, name, light }: ShapeProps) {
+  const { fill, stroke } = DRAWN[kind];
+  const drawn = (
+    <>
+      <path d={d} fill={lit ? "#fff" : fill} />
+      <path
+        d={d}
+        fill={hatch ? `url(#h-${hatch})` : "none"}
+        fillOpacity={planned ? 0.55 : 1}
+        stroke="currentColor"
+        strokeWidth={lit ? 3.4 : stroke}
+        strokeLinejoin="round"
+        strokeDasharray={planned ? "6 4" : undefined}
+      />
+    </>
+  );
+  if (layer === undefined || !light) return <g data-shape={kind}>{drawn}</g>;
   return (
-    <g>
-      <path className="hairline" d={`M${from - 6} ${y}H${to + 6}M${from} ${y - 4}V${edge}M${to} ${y - 4}V${edge}`} strokeOpacity=".8" />
-      <path d={`M${from - 4} ${y + 4}l8 -8M${to - 4} ${y + 4}l8 -8`} stroke="currentColor" strokeWidth="1.4" />
-      <rect x={middle - 19} y={y - 18} width="38" height="15" fill="var(--color-ground)" />
-      <text x={middle} y={y - 5} textAnchor="middle" className="draw-text bold">
-        {label}
-      </text>
+    // biome-ignore lint/a11y/useSemanticElements: a layer of a drawing can't be an HTML button
+    <g
+      data-shape={kind}
+      role="button"
+      tabIndex={0}
+      aria-label={name}
+      aria-pressed={lit}
+      className="section-layer"
+      onMouseEnter={() => light(layer)}
+      onMouseLeave={() => light(undefined)}
+      onFocus={() => light(layer)}
+      onBlur={() => light(undefined)}
+    >
+      {drawn}
     </g>
   );
 }
 
-function Down({ x, from, to, label }: { x: number; from: number; to: number; label: string }) {
-  const middle = (from + to) / 2;
-  return (
-    <g>
-      <path className="hairline" d={`M${x} ${from - 6}V${to + 6}M${x - 10} ${from}h16M${x - 10} ${to}h16`} />
-      <path d={`M${x - 4} ${from + 4}l8 -8M${x - 4} ${to + 4}l8 -8`} stroke="currentColor" strokeWidth="1.4" />
-      <rect x={x + 7} y={middle - 9} width={label.length * 7.5 + 8} height="17" fill="var(--color-panel)" />
-      <text x={x + 11} y={middle + 4} className="draw-text bold">
-        {label}
-      </text>
-    </g>
-  );
+const LINES: Readonly<Record<Line["kind"], { readonly width: number; readonly dash?: string }>> = {
+  proud: { width: 1.8, dash: "7 4" },
+  level: { width: 1.1, dash: "12 3 2 3" },
+  shrink: { width: 1.6, dash: "1.5 4" },
+  centre: { width: 1, dash: "10 3 2 3" },
+  barrier: { width: 3.4 },
+};
+
+function LineMark({ line: { kind }, d }: { line: Line; d: string }) {
+  const { width, dash } = LINES[kind];
+  return <path d={d} data-line={kind} fill="none" stroke="currentColor" strokeWidth={width} strokeDasharray={dash} pointerEvents="none" />;
 }
 
-interface TagsProps {
-  readonly tags: readonly LayerTag[];
-  readonly surfaces: readonly number[];
-  readonly depth: number;
-  readonly x: number;
-  readonly y: (mm: number) => number;
-  readonly roomy: boolean;
-  readonly edge: number;
-}
-
-const TAG_HEIGHT = 25;
-
-/** A tag in each layer where there is room; else the layers' table says it. */
-function Tags({ tags, surfaces, depth, x, y, roomy }: TagsProps) {
-  if (!roomy) return null;
-  return tags.map((tag, i) => {
-    const bottom = surfaces[i - 1] ?? -depth;
-    const surface = surfaces[i] ?? 0;
-    const tall = y(bottom) - y(surface);
-    if (tall < TAG_HEIGHT + 4) return null;
-    const words = `${tag.name}  ${tag.words}`;
-    const wide = words.length * 6.6 + 22;
-    const middle = (y(bottom) + y(surface)) / 2 - tall * 0.08;
+/** Dimensions: hairlines with oblique ticks; a label that had to give way is led to its place. */
+function Spans({ sheet }: { sheet: Sheet }) {
+  return sheet.spans.map(({ upright, at, from, to, edge, label }) => {
+    const middle = (from + to) / 2;
+    const tick = (v: number) => (upright ? `M${at - 4} ${v + 4}l8 -8` : `M${v - 4} ${at + 4}l8 -8`);
+    const line = upright
+      ? `M${at} ${from}V${to}M${edge} ${from}H${at}M${edge} ${to}H${at}`
+      : `M${from} ${at}H${to}M${from} ${edge}V${at}M${to} ${edge}V${at}`;
+    const led =
+      upright && Math.abs(label.y - middle) > 2
+        ? `M${at} ${middle}L${label.x - Math.sign(label.x - at) * (label.wide / 2)} ${label.y}`
+        : "";
     return (
-      <g key={tag.name}>
-        <rect
-          x={x - wide / 2}
-          y={middle - TAG_HEIGHT / 2}
-          width={wide}
-          height={TAG_HEIGHT}
-          fill={tag.now ? "var(--color-verdigris)" : "var(--color-panel)"}
-          stroke="currentColor"
-          strokeWidth="1.3"
-        />
-        <text
-          x={x}
-          y={middle + 5}
-          textAnchor="middle"
-          className="draw-text"
-          style={{ fontSize: "var(--text-small)", ...(tag.now ? { fill: "#fff" } : {}) }}
-        >
-          <tspan style={{ fontWeight: 750, fontStretch: "96%" }}>{tag.name}</tspan> {tag.words}
-        </text>
+      <g key={`${label.words} ${at} ${from} ${to}`}>
+        <path className="hairline" strokeOpacity=".75" d={`${line}${led}`} />
+        <path d={`${tick(from)}${tick(to)}`} stroke="currentColor" strokeWidth="1.4" />
+        <Words label={label} />
       </g>
     );
   });
 }
+
+function Words({ label: { words, bold = "", x, y, wide } }: { label: Label }) {
+  return (
+    <g data-label={`${bold}${words}`}>
+      <rect x={x - wide / 2} y={y - LINE_PX / 2} width={wide} height={LINE_PX} fill="var(--color-ground)" fillOpacity=".86" />
+      <text x={x} y={y + 4} textAnchor="middle" className={`draw-text ${bold ? "" : "bold"}`}>
+        {bold && <tspan fontWeight="700">{bold}</tspan>}
+        {words}
+      </text>
+    </g>
+  );
+}
+
+function Notes({ sheet }: { sheet: Sheet }) {
+  return sheet.notes.map(({ from: [x, y], label }) => (
+    <g key={`${label.bold} ${x} ${y}`}>
+      <circle cx={x} cy={y} r="2.5" fill="currentColor" />
+      <path
+        className="hairline"
+        d={`M${x} ${y}L${Math.max(label.x - label.wide / 2, Math.min(x, label.x + label.wide / 2))} ${label.y - LINE_PX / 2}`}
+      />
+      <Words label={label} />
+    </g>
+  ));
+}
+
+function Tag({ label: { bold, words, x, y, wide }, now }: { label: Label; now: boolean }) {
+  return (
+    <g pointerEvents="none" data-label={`${bold} ${words}`}>
+      <rect
+        x={x - wide / 2}
+        y={y - TAG_PX / 2}
+        width={wide}
+        height={TAG_PX}
+        fill={now ? "var(--color-verdigris)" : "var(--color-panel)"}
+        stroke="currentColor"
+        strokeWidth="1.3"
+      />
+      <text x={x} y={y + 5} textAnchor="middle" className="draw-text" style={now ? { fill: "#fff" } : undefined}>
+        <tspan fontWeight="700">{bold}</tspan> {words}
+      </text>
+    </g>
+  );
+}
+
+/** What the lines of a scene mean, for its legend. */
+export const lineWords = ({ shrink_drawn = 1 }: Pick<Scene, "shrink_drawn">): Readonly<Record<Line["kind"], string>> => ({
+  proud: "as laid",
+  level: "old surface, where it is levelled to",
+  shrink: shrink_drawn > 1 ? `where it sinks to, drawn × ${shrink_drawn}` : "where it sinks to",
+  centre: "axis",
+  barrier: "coat on the break",
+});
+export const lineDash = (kind: Line["kind"]) => LINES[kind];

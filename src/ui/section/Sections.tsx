@@ -1,46 +1,52 @@
 "use client";
-import { useState } from "react";
-import type { Hatch } from "@/core/catalogue";
-import type { Profile, SectionFill } from "@/core/fill/section";
-import { counted, inSentence } from "@/core/units";
+import { useRef, useState } from "react";
+import type { Cut } from "@/core/views/cut";
 import { Segmented } from "../forms/Segmented";
+import { LayerRows } from "./LayerRows";
+import { Legend } from "./Legend";
+import { Lens } from "./Lens";
 import { Section } from "./Section";
+import { SectionFiles } from "./SectionFiles";
+import "./section.css";
 
-/** A place that is filled, ready to be drawn. */
-export interface Cut {
-  readonly id: string;
-  readonly label: string;
-  readonly profile: Profile;
-  readonly hatch: Hatch;
-  readonly substrate: string;
-  readonly fill: SectionFill;
-  readonly fillHatch: Hatch;
-  readonly material: string;
+interface Props {
+  readonly treatment: string;
+  readonly piece: string;
+  readonly cuts: readonly Cut[];
 }
 
-/** The cut through each place that is filled, one at a time. */
-export function Sections({ cuts }: { cuts: readonly Cut[] }) {
+/** The cut through each place, one at a time, with its layers as a list, its coats in a lens, and the same in words. */
+export function Sections({ treatment, piece, cuts }: Props) {
   const [shown, show] = useState(cuts[0]?.id ?? "");
+  const [lit, light] = useState<number>();
+  const drawing = useRef<HTMLDivElement>(null);
   const cut = cuts.find(({ id }) => id === shown) ?? cuts[0];
   if (!cut) return null;
   return (
     <section aria-label="Section" className="panel-block">
       {cuts.length > 1 && (
-        <Segmented label="Place" value={cut.id} options={cuts.map(({ id, label }) => [id, label] as const)} onChange={show} />
-      )}
-      <div className="max-w-[640px]">
-        <Section
-          profile={cut.profile}
-          hatch={cut.hatch}
-          substrate={cut.substrate}
-          fill={cut.fill}
-          fillHatch={cut.fillHatch}
-          title={`${cut.label}, ${counted(cut.fill.surfaces.length, "layer")} of ${inSentence(cut.material)}`}
-          width={620}
-          height={280}
+        <Segmented
+          label="Section"
+          value={cut.id}
+          options={cuts.map(({ id, title }) => [id, title] as const)}
+          onChange={(id) => {
+            light(undefined);
+            show(id);
+          }}
         />
+      )}
+      <div ref={drawing} className="max-w-[720px] pt-2">
+        <Section cut={cut} width={680} tallest={250} lit={lit} light={light} />
       </div>
-      <p className="sub">Drawn as planned: true to scale, layers by their cured height. Real breaks differ by some 15 %.</p>
+      <Legend cut={cut} />
+      {cut.layers.length > 0 && <LayerRows layers={cut.layers} lit={lit} light={light} />}
+      <Lens films={cut.films} />
+      <details>
+        <summary className="link-btn inline-flex cursor-pointer items-center">The same in words</summary>
+        <p className="text-read leading-[23px]">{cut.words}</p>
+      </details>
+      <SectionFiles treatment={treatment} name={`${piece}, ${cut.title}`} place={cut.id} drawing={drawing} />
+      <p className="sub">True to scale from the measures; a real break differs from its simple solid by some 15 %.</p>
     </section>
   );
 }

@@ -73,10 +73,29 @@ export function Hatches() {
         <pattern id="h-night" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
           <path d="M1 0V6" stroke="var(--color-ash)" strokeWidth="1" />
         </pattern>
+        {LAYERED.map(([name, turn]) => (
+          <pattern key={name} id={`h-${name}-2`} href={`#h-${name}`} patternTransform={turn} />
+        ))}
       </defs>
     </svg>
   );
 }
+
+/** A second layer of the same stuff is told from the first: its hatch turned and opened. */
+const LAYERED: ReadonlyArray<readonly [hatch: string, turn: string]> = [
+  ["putty", "scale(1.9)"],
+  ["plaster", "rotate(90) scale(1.5)"],
+  ["wood", "rotate(90)"],
+  ["board", "rotate(90) scale(1.3)"],
+  ["leather", "rotate(90) scale(1.4)"],
+  ["metal", "scale(1.8)"],
+  ["stoneware", "rotate(-45) scale(1.6)"],
+  ["china", "rotate(-45) scale(1.4)"],
+  ["adhesive", "rotate(90) scale(1.3)"],
+  ["acrylic", "rotate(90) scale(1.4)"],
+  ["polyester", "rotate(45) scale(1.5)"],
+  ["lacquer", "rotate(90) scale(1.4)"],
+];
 
 /** A small framed sample of a hatch, with its name beside it where it is used. */
 export function HatchSwatch({ hatch, size = 34 }: { hatch: string; size?: number }) {

@@ -2,14 +2,30 @@ import { braceKindOf } from "@/core/join/kinds.data";
 import { braceQuestion } from "@/core/plan/braceQuestion";
 import type { WorkedDamage } from "@/core/plan/damageContext";
 import type { DamageRecord } from "@/core/record/treatment";
+import { cutsOf } from "@/core/views/cut";
 import { BracePanel } from "@/ui/join/BracePanel";
+import { Sections } from "@/ui/section/Sections";
 import { type StationView, stationPage, workStation } from "../station";
 import { stationMetadata } from "../title";
 
 export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/join">) => stationMetadata(params, "join");
 
 export default async function JoinPage({ params }: PageProps<"/treatments/[id]/join">) {
-  return stationPage(params, "join", (view) => workStation(view, "join", { panels: braces(view) }));
+  return stationPage(params, "join", (view) => workStation(view, "join", {
+      panels: (
+        <>
+          {view.worked && (
+            <Sections
+              treatment={view.id}
+              piece={view.record.piece_title}
+              cuts={cutsOf(view.worked, view.acts).filter(({ layers }) => layers.length === 0)}
+            />
+          )}
+          {braces(view)}
+        </>
+      ),
+    }),
+  );
 }
 
 /** The brace of every damage that may have one. */

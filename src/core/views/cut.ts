@@ -1,0 +1,254 @@
+import { classRow, type MaterialClass, middle } from "../catalogue";
+import { lossScene } from "../fill/section";
+import { jointScene } from "../join/jointSection";
+import type { SizedBrace } from "../join/sizing";
+import type { WorkedDamage } from "../plan/damageContext";
+import { filledPlaces } from "../plan/fillOps";
+import type { PlaceLayers } from "../plan/layers";
+import type { WorkPlace } from "../plan/links";
+import type { Operation } from "../plan/plan.schema";
+import { profileOf } from "../plan/profile";
+import type { Mark } from "../record/treatment";
+import { sectionHeight } from "../survey/place";
+import { counted, doseGrams, inSentence, plain, present, type Scene } from "../units";
+import type { Act } from "./acts";
+import type { Worked } from "./worked";
+
+/** One layer of a cut, and its row in the list beside it. */
+export interface CutLayer {
+  /** The operation that lays it. */
+  readonly op?: string;
+  readonly name: string;
+  readonly material: string;
+  readonly hatch: string;
+  readonly plan_mm: number;
+  readonly done_mm?: number;
+  readonly plan_g?: number;
+  readonly done_g?: number;
+  readonly shrinks_mm: number;
+  readonly state: "done" | "now" | "planned";
+  /** When it was laid; when it may be. */
+  readonly at?: string;
+  readonly from?: number;
+}
+
+/** A coat in the lens: dry, µm. */
+export interface Film {
+  readonly name: string;
+  readonly um: number;
+  readonly hatch: string;
+  readonly done: boolean;
+}
+
+/** A place cut through: the drawing in mm, its layers, the coats over it, and the same in words. */
+export interface Cut {
+  readonly id: string;
+  readonly title: string;
+  readonly substrate: string;
+  readonly hatch: string;
+  readonly note: string;
+  readonly scene: Scene;
+  readonly layers: readonly CutLayer[];
+  readonly films: readonly Film[];
+  readonly words: string;
+}
+
+/** The cut through every place that is filled or joined, as it is planned and as far as it is done. */
+export function cutsOf({ repair, marks }: Worked, acts: readonly Act[]): Cut[] {
+  const log: Log = { operations: repair.operations, marks, acts: new Map(acts.map((act) => [act.op.id, act])) };
+  return repair.damages.flatMap((damage) => {
+    const filled = new Map(filledPlaces({ ...damage.context, ...present({ found: repair.found }) }).map((each) => [each.place.id, each]));
+    return damage.places.flatMap((place) => {
+      const fill = filled.get(place.id);
+      return (fill ? lossCut(damage, fill, log) : jointCut(damage, place, log)) ?? [];
+    });
+  });
+}
+
+interface Log {
+  readonly operations: readonly Operation[];
+  readonly marks: Worked["marks"];
+  readonly acts: ReadonlyMap<string, Act>;
+}
+
+/** Operations at a place in the first round: later rounds fill what was found low. */
+const opsAt = ({ operations }: Log, { id }: WorkPlace, of: (operation: Operation) => boolean) =>
+  operations.filter((operation) => operation.round === 1 && operation.places.includes(id) && of(operation));
+
+function lossCut(damage: WorkedDamage, { place, layers, proud_mm }: PlaceLayers, log: Log): Cut | undefined {
+  const profile = profileOf(place);
+  const [lowest] = layers;
+  if (!lowest || !profile) return undefined;
+  const { on } = damage.context.f;
+  const rows = layers.map((_, i) => layerRow(layers, i, place, log));
+  const has = (kind: Operation["kind"]) => opsAt(log, place, (operation) => operation.kind === kind)[0];
+  const dam = has("form");
+  const scene = lossScene({
+    profile,
+    hatch: on.hatch,
+    layers: layers.map(({ surface_mm }, i) => ({
+      name: rows[i]?.name ?? "",
+      words: rows[i]?.state ?? "",
+      hatch: rows[i]?.hatch ?? "putty",
+      surface_mm,
+      shrinks_mm: rows[i]?.shrinks_mm ?? 0,
+    })),
+    proud_mm,
+    trough: lowest.link.material.rigidity === "flexible",
+    radial: place.radial === true,
+    keyed: log.operations.some(({ kind, places }) => kind === "key" && places.includes(place.id)),
+    ...present({
+      barrier: log.operations.some(({ id, places }) => id.includes("/barrier") && places.includes(place.id))
+        ? "coat on the break"
+        : undefined,
+      dam: damage.places.some(({ kind }) => kind === "backing") ? "patch" : dam && "form",
+      core: place.around_core ? coreIn(damage) : undefined,
+    }),
+  });
+  const films = filmsOver(damage, log);
+  return {
+    id: place.id,
+    title: place.label,
+    substrate: on.label.toLowerCase(),
+    hatch: on.hatch,
+    note: profile.kind === "peak" ? "standing on the broken face" : "outer face up",
+    scene,
+    layers: rows,
+    films,
+    words: lossWords(place, on.label, rows, proud_mm, films),
+  };
+}
+
+/** The rod that stands in what is built up. */
+function coreIn({ context: { brace } }: WorkedDamage) {
+  const { diameter_mm, embed_mm, out_mm, length_mm = 0 } = brace?.size ?? {};
+  if (!brace || brace.refused || diameter_mm === undefined || embed_mm === undefined) return undefined;
+  return { words: `${brace.kind} Ø ${plain(diameter_mm)}`, diameter_mm, embed_mm, out_mm: out_mm ?? length_mm - embed_mm };
+}
+
+function layerRow(layers: PlaceLayers["layers"], i: number, place: WorkPlace, log: Log): CutLayer {
+  const { link, applied_mm, surface_mm } = layers[i] as PlaceLayers["layers"][number];
+  const n = i + 1;
+  const [laid] = opsAt(log, place, ({ kind, layer }) => (kind === "place" || kind === "pour") && layer === n);
+  const [mix] = opsAt(log, place, ({ kind, layer }) => kind === "mix" && layer === n);
+  const mark = laid && log.marks.get(laid.id);
+  const mixed = mix && log.marks.get(mix.id);
+  const act = laid && log.acts.get(laid.id);
+  const below = layers[i - 1]?.surface_mm ?? -(place.depth_mm ?? 0);
+  return {
+    name: layers.length > 1 ? `Layer ${n}` : "The fill",
+    material: link.material.name,
+    hatch: hatchOf(layers, i),
+    plan_mm: applied_mm,
+    shrinks_mm: Math.max(0, applied_mm - (surface_mm - below)),
+    state: mark ? "done" : act?.state === "now" ? "now" : "planned",
+    ...present({
+      op: laid?.id,
+      ...massOf(mix, mixed, place),
+      done_mm: mark?.body.kind === "done" && mark.body.surface_mm !== undefined ? mark.body.surface_mm - below : undefined,
+      at: (mark ?? mixed)?.at,
+      from: act?.from,
+    }),
+  };
+}
+
+/** Every second layer of one stuff has its hatch turned, so that two can be told apart. */
+function hatchOf(layers: PlaceLayers["layers"], i: number): string {
+  const hatch = layers[i]?.link.material.hatch ?? "putty";
+  const before = layers.slice(0, i).filter(({ link }) => link.material.hatch === hatch).length;
+  return before % 2 === 0 ? hatch : `${hatch}-2`;
+}
+
+/** What a place takes of a mix, g: its share of what is planned, and of what was weighed. */
+function massOf(mix: Operation | undefined, mixed: Mark | undefined, place: WorkPlace) {
+  const plan_g = mix?.portions?.find((each) => each.place === place.id)?.mass_g ?? mix?.mass_g;
+  const parts = mixed?.body.kind === "done" ? mixed.body.start?.parts : undefined;
+  const weighed = parts?.reduce((sum, { actual_g }) => sum + actual_g, 0);
+  const share = plan_g !== undefined && mix?.mass_g ? plan_g / mix.mass_g : 1;
+  return { plan_g, done_g: weighed === undefined ? undefined : weighed * share };
+}
+
+/** Dry thickness of the coats that are planned over a damage, in their order, µm. */
+function filmsOver({ id, links }: WorkedDamage, { operations, marks }: Log): Film[] {
+  return operations.flatMap((operation): Film[] => {
+    const { starts, station, role, class: name, thickness_mm = 0, places } = operation;
+    if (starts !== "coated" || station === "fill" || !name || thickness_mm <= 0) return [];
+    if (!places.some((place) => place.startsWith(`${id}/`))) return [];
+    const material: MaterialClass = links.find((link) => link.class === name && link.role === role)?.material ?? classRow(name);
+    return [
+      {
+        name: inSentence(material.name),
+        um: thickness_mm * 1000 * (1 - middle(material.shrinkage_pct) / 100),
+        hatch: material.hatch,
+        done: marks.has(operation.id),
+      },
+    ];
+  });
+}
+
+/** A joint is cut where the height of its section is known. */
+function jointCut(damage: WorkedDamage, place: WorkPlace, log: Log): Cut | undefined {
+  const across_mm = acrossOf(damage, place);
+  const glue = damage.links.find((link) => link.place === place.id && link.role === "adhesive");
+  if ((place.kind !== "faces" && place.kind !== "backing") || across_mm === undefined || !glue) return undefined;
+  const { f, brace } = damage.context;
+  const film_mm = place.film_mm ?? 0.1;
+  const lies = place.kind === "backing" ? backed(place, damage) : brace;
+  const scene = jointScene({
+    across_mm,
+    film_mm,
+    ...(place.kind === "backing" ? { open_mm: lostOf(damage) } : {}),
+    slope_mm: place.slope_mm ?? 0,
+    hatch: f.on.hatch,
+    glue: inSentence(glue.material.name),
+    ...present({ brace: lies }),
+  });
+  const parts = [
+    `Section of ${inSentence(place.label)} in ${f.on.label.toLowerCase()}, ${plain(across_mm)} mm high`,
+    `film of ${inSentence(glue.material.name)} ${plain(film_mm, 2)} mm`,
+    ...(lies && !lies.refused ? scene.notes.slice(1).map(({ bold, words }) => `${bold}${words}`) : []),
+  ];
+  return {
+    id: place.id,
+    title: place.label,
+    substrate: f.on.label.toLowerCase(),
+    hatch: f.on.hatch,
+    note: place.kind === "backing" ? "across the line, outer face up" : "along the piece, outer face up",
+    scene,
+    layers: [],
+    films: filmsOver(damage, log),
+    words: `${parts.join(", ")}.`,
+  };
+}
+
+/** Height of the section at a joint: of its member, else how thick the broken thing is, mm. */
+function acrossOf({ context: { damage } }: WorkedDamage, place: WorkPlace): number | undefined {
+  const thick = "thickness_mm" in damage ? damage.thickness_mm : "depth_mm" in damage ? damage.depth_mm : undefined;
+  const found = sectionHeight(place) ?? thick;
+  return found !== undefined && found > 0 ? found : undefined;
+}
+
+/** What is missing between the edges, mm: the lost strip of a tear, the width of a hole. */
+const lostOf = ({ context: { damage } }: WorkedDamage): number =>
+  ("lost_mm" in damage ? damage.lost_mm : "diameter_mm" in damage ? damage.diameter_mm : undefined) ?? 0;
+
+/** A patch as wide as its place says. */
+const backed = ({ width_mm = 0 }: WorkPlace, damage: WorkedDamage): SizedBrace => ({
+  kind: "patch",
+  size: { width_mm, margin_mm: (width_mm - lostOf(damage)) / 2 },
+  reasons: [],
+});
+
+function lossWords(place: WorkPlace, on: string, rows: readonly CutLayer[], proud_mm: number, films: readonly Film[]): string {
+  const each = rows.map((row) => {
+    const thick = `${plain(row.plan_mm, 2)} mm of ${inSentence(row.material)}`;
+    const found = row.done_mm === undefined ? "" : `, measured ${plain(row.done_mm, 2)} mm`;
+    return `${inSentence(row.name)}: ${thick}${row.plan_g ? `, ${doseGrams(row.plan_g)}` : ""}, ${row.state}${found}`;
+  });
+  const over =
+    films.length > 0
+      ? ` Over it ${counted(films.length, "coat")}: ${films.map(({ name, um }) => `${name} ${plain(um, 0)} µm`).join(", ")}.`
+      : "";
+  const proud = proud_mm > 0 ? ` Laid ${plain(proud_mm, 2)} mm proud, levelled to the old surface.` : "";
+  return `Section of ${inSentence(place.label)} in ${on.toLowerCase()}, ${plain(place.depth_mm ?? 0)} mm deep. From below: ${each.join("; ")}.${proud}${over}`;
+}
