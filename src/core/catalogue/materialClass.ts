@@ -46,6 +46,8 @@ export interface Mix {
   readonly ratio_by: "mass" | "volume";
   /** g/cm³ of the set or mixed material where volumes do not simply add. */
   readonly mixed_density?: number;
+  /** Of what a hardener starts: percent of the resin by mass that still sets it through, and sets it in the cup. */
+  readonly hardener_pct?: Range;
   /** Less than this is not prepared at once, g: a pot that is kept hot. */
   readonly least_g?: number;
   /** What shows that it is mixed. */

@@ -1,7 +1,7 @@
 import { middle, type Role, type Stance } from "../catalogue";
+import { workingRange } from "../cure/working";
 import { formatMinutes, plain } from "../units";
 import type { Case } from "./case";
-import { workingRange } from "./working";
 
 /** What candidates are compared by. `calm` is what stands in the table when no rule speaks. */
 export interface CriterionRow {

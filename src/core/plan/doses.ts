@@ -1,12 +1,11 @@
 import type { MaterialClass } from "../catalogue";
+import { DROP_G } from "../mix/byHand";
 import { ballMm } from "../mix/mix";
 import { grams, plain } from "../units";
 import type { Weighed } from "./context";
 
 /** A dose that the scale misses by more than this is not a dose, percent. */
 const DOSE_LIMIT_PCT = 5;
-/** A drop from a dropper bottle, g; data sheets count 20 to 30 to the millilitre. */
-const DROP_G = 0.04;
 
 /** How a mix is dosed, in words: the parts, and where the scale can't resolve one, what works instead. */
 export function doseWords(

@@ -273,8 +273,9 @@ function mixWhy(c: Context, material: MaterialClass, need: number, volume: numbe
   const about = `${plain(need, need < 10 ? 2 : 0)} cm³ with what shrinks and stands proud, ${plain(volume, volume < 10 ? 2 : 0)} with what stays on board and gloves.`;
   if (material.group === "plaster")
     return `${about} Powder into the water; slake a minute, stir without air. An acrylic additive may take the place of a quarter of the water.`;
-  if (material.hazards.includes("peroxide"))
-    return `${about} Hardener 1 to 4 % by mass: half of it doubles the time, too much sets in the cup, under 1 % it never sets.`;
+  const { hardener_pct } = material.mix;
+  if (hardener_pct)
+    return `${about} Hardener ${hardener_pct[0]} to ${hardener_pct[1]} % by mass: half of it doubles the time, too much sets in the cup, under ${hardener_pct[0]} % it never sets.`;
   if (c.f.way === "build") return `${about} Model it soft with a wet tool, or build it over size and carve: both lead there.`;
   return about;
 }

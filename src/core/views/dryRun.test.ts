@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { CLASS_ROWS, classRow } from "../catalogue";
-import { workingRange } from "../match/working";
+import { workingRange } from "../cure/working";
 import { judgeDryRun } from "./dryRun";
 import { sittingFacts } from "./readyQuestions";
 

@@ -1,5 +1,5 @@
 import { CLASS_ROWS, type MaterialClass, type Range } from "../catalogue";
-import { workingRange } from "../match/working";
+import { workingRange } from "../cure/working";
 
 /** What a dry run's minutes mean against the adhesive's open time at the room's temperature. */
 export interface DryRunVerdict {

@@ -1,7 +1,7 @@
 import { CAUTIONS, type Role, type Station } from "../catalogue";
+import { workingRange } from "../cure/working";
 import { type Cause, causesOf, type MixFacts } from "../fill/outcome";
 import { OUTCOMES, type Outcome } from "../fill/outcomes.data";
-import { workingRange } from "../match/working";
 import type { Operation } from "../plan/plan.schema";
 import type { BodyOf, Start } from "../record/events.schema";
 import { materialTaken, type Treatment } from "../record/treatment";

@@ -1,8 +1,8 @@
 import type { MaterialClass } from "../catalogue";
 import { middle } from "../catalogue";
+import { workingRange } from "../cure/working";
 import { aidsFor } from "../match/aids";
 import { factsOf } from "../match/case";
-import { workingRange } from "../match/working";
 import type { WorkedDamage } from "../plan/damageContext";
 import { matchInputOf } from "../plan/matchInput";
 import { joinsASitting } from "../ready/assembly";

@@ -15,10 +15,12 @@ interface Props {
   readonly asksWhy: boolean;
   /** Opens the scale. */
   readonly weigh: () => void;
+  /** Opens what works without a scale. */
+  readonly byHand: () => void;
 }
 
 /** What is rarer: weights, the jar, a measured height or film, a time that is past, a note. */
-export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh }: Props) {
+export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh, byHand }: Props) {
   const { parts, kind, id, starts, jars } = operation;
   return (
     <div className="grid w-full max-w-[420px] gap-2">
@@ -43,9 +45,14 @@ export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh }: P
         />
       ))}
       {parts && parts.length > 0 && (
-        <button type="button" className="btn small justify-self-start" onClick={weigh} aria-label={`Weigh it: ${operation.text}`}>
-          Weigh it on the scale
-        </button>
+        <div className="btn-row flex-wrap">
+          <button type="button" className="btn small" onClick={weigh} aria-label={`Weigh it: ${operation.text}`}>
+            Weigh it on the scale
+          </button>
+          <button type="button" className="link-btn" onClick={byHand} aria-label={`Without a scale: ${operation.text}`}>
+            Without a scale
+          </button>
+        </div>
       )}
       {draft.scale && (
         <p className="sub">

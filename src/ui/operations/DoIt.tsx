@@ -10,6 +10,7 @@ import { DoDetails } from "./DoDetails";
 import { type AgainstPlan, type DoDraft, doBody, doErrors, startDraft } from "./doDraft";
 
 const WeighDialog = lazily(() => import("../weigh/WeighDialog").then((module) => module.WeighDialog));
+const MixDialog = lazily(() => import("../mix/MixDialog").then((module) => module.MixDialog));
 const BatchDialog = lazily(() => import("./BatchDialog").then((module) => module.BatchDialog));
 
 interface Props {
@@ -34,6 +35,7 @@ export function DoIt({ operation, air, now, against }: Props) {
   const [tried, setTried] = useState(false);
   const [batch, setBatch] = useState(false);
   const [weighing, setWeighing] = useState(false);
+  const [byHand, setByHand] = useState(false);
   const { parts } = operation;
   const change = (to: Partial<DoDraft>) => keep({ ...draft, ...to });
   const asksWhy = against !== undefined || draft.asks;
@@ -61,7 +63,15 @@ export function DoIt({ operation, air, now, against }: Props) {
       noValidate
     >
       {open && (
-        <DoDetails operation={operation} draft={draft} change={change} wrong={shown} asksWhy={asksWhy} weigh={() => setWeighing(true)} />
+        <DoDetails
+          operation={operation}
+          draft={draft}
+          change={change}
+          wrong={shown}
+          asksWhy={asksWhy}
+          weigh={() => setWeighing(true)}
+          byHand={() => setByHand(true)}
+        />
       )}
       <div className="op-acts">
         <label className="fld w-[108px]">
@@ -102,6 +112,7 @@ export function DoIt({ operation, air, now, against }: Props) {
           close={() => setWeighing(false)}
         />
       )}
+      {byHand && <MixDialog operation={operation} air={air} close={() => setByHand(false)} />}
       {batch && <BatchDialog operation={operation} air={air} close={() => setBatch(false)} />}
     </form>
   );

@@ -1,5 +1,5 @@
+import { workingRange } from "../../cure/working";
 import { figure, formatMinutes } from "../../units";
-import { workingRange } from "../working";
 import { BUYS, HOLDING, HORIE, is, on, type Rule, SHEETS, stageMinutes, TRADE, WOOD } from "./rule";
 
 export const TIME_RULES: readonly Rule[] = [

@@ -11,7 +11,8 @@ import { stationMetadata } from "../title";
 export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/join">) => stationMetadata(params, "join");
 
 export default async function JoinPage({ params }: PageProps<"/treatments/[id]/join">) {
-  return stationPage(params, "join", (view) => workStation(view, "join", {
+  return stationPage(params, "join", (view) =>
+    workStation(view, "join", {
       panels: (
         <>
           {view.worked && (

@@ -1,0 +1,72 @@
+import type { Range } from "../catalogue";
+import { ballMm } from "./mix";
+
+/** A drop from a dropper bottle, g; data sheets count 20 to 30 to the millilitre. */
+export const DROP_G = 0.04;
+/** Level measuring spoons, ml. */
+const SPOONS_ML = [15, 5, 2.5, 1.25] as const;
+/** Fewer than this is a pinch, not a spoon. */
+const LEAST_SPOON = 0.8;
+/** More than this nobody counts. */
+const MOST_COUNTED = 12;
+
+/** A part of one batch as hands measure it where no scale is. */
+export interface ByHand {
+  readonly name: string;
+  readonly mass_g: number;
+  readonly volume_cm3: number;
+  readonly ball_mm: number;
+  /** Length of a bead from the nozzle, mm. */
+  readonly bead_mm: number;
+  /** Level spoons, with how many ml one holds. */
+  readonly spoons?: { readonly count: number; readonly ml: number; readonly off_pct: number };
+  readonly drops?: number;
+}
+
+/** A part by ball, bead, spoon and drop. Grams, g/cm³, and the nozzle's bore in mm. Geometry; a bead is taken as round as its nozzle. */
+export function byHand(
+  { name, mass_g, density }: { readonly name: string; readonly mass_g: number; readonly density: number },
+  nozzle_mm: number,
+): ByHand {
+  const volume_cm3 = mass_g / density;
+  const drops = Math.round(mass_g / DROP_G);
+  const spoons = spoonsOf(volume_cm3);
+  return {
+    name,
+    mass_g,
+    volume_cm3,
+    ball_mm: ballMm(volume_cm3),
+    bead_mm: (volume_cm3 * 1000) / ((Math.PI / 4) * nozzle_mm ** 2),
+    ...(spoons ? { spoons } : {}),
+    ...(drops >= 1 && drops <= MOST_DROPS ? { drops } : {}),
+  };
+}
+const MOST_DROPS = 40;
+
+/** Whole and half spoons of the size that comes nearest. */
+function spoonsOf(cm3: number): ByHand["spoons"] {
+  const tries = SPOONS_ML.flatMap((ml) => {
+    const count = Math.round((cm3 / ml) * 2) / 2;
+    return cm3 / ml >= LEAST_SPOON && count <= MOST_COUNTED ? [{ count, ml, off_pct: (Math.abs(count * ml - cm3) / cm3) * 100 }] : [];
+  });
+  return tries.sort((a, b) => a.off_pct - b.off_pct)[0];
+}
+
+/** How stiff a resin is made, and how much fumed silica does it, percent of resin and hardener by mass. Typical data sheets of fumed silica in epoxy. */
+export const CONSISTENCIES: ReadonlyArray<{ readonly name: string; readonly use: string; readonly pct: Range }> = [
+  { name: "Runs", use: "into hairlines, by capillary", pct: [0, 1] },
+  { name: "Cream", use: "level faces, closed joints", pct: [1, 3] },
+  { name: "Paste", use: "gaps, upright faces; a peak stands", pct: [3, 6] },
+  { name: "Putty", use: "hollows; it keeps its shape", pct: [6, 9] },
+];
+
+/** Grams of thickener for so much resin with its hardener. */
+export const thickener_g = (mixed_g: number, [least, most]: Range): Range => [(mixed_g * least) / 100, (mixed_g * most) / 100];
+
+/** An additive takes the place of up to this share of a plaster's water, percent; typical data sheets of acrylic additives. */
+export const ADDITIVE_PCT = [0, 10, 25] as const;
+/** The second pour has so much more water, percent: it runs into what the first left. Trade practice. */
+export const SECOND_POUR_PCT = 15;
+
+/** Water with a share of it replaced by an additive, g. */
+export const withAdditive = (water_g: number, pct: number) => ({ water_g: water_g * (1 - pct / 100), additive_g: (water_g * pct) / 100 });
