@@ -1,4 +1,5 @@
 import { type Grade, type MaterialClass, type OpFacts, type Range, type Role, WASTE_PCT } from "../catalogue";
+import type { School, Texture } from "../fill/schools.data";
 import type { Drill } from "../join/drills.data";
 import type { SizedBrace } from "../join/sizing";
 import { massShares } from "../mix/mix";
@@ -21,6 +22,16 @@ export interface Tools {
   readonly bit_mm?: number;
 }
 
+/** How a loss is filled where it is not as proposed. */
+export interface FillPlan {
+  readonly school?: School;
+  readonly texture?: Texture;
+  readonly proud_mm?: number;
+  /** What is mixed over the need, percent. */
+  readonly extra_pct?: number;
+  readonly volumes?: ReadonlyArray<{ readonly place: string; readonly cm3: number; readonly by: string }>;
+}
+
 /** All that the operations of one damage follow from. */
 export interface Context {
   readonly f: OpFacts;
@@ -32,6 +43,7 @@ export interface Context {
   readonly tools: Tools;
   /** What was measured and mixed of its layers. */
   readonly found?: FoundLayers;
+  readonly fill?: FillPlan;
   /** The brace that is let in, sized. */
   readonly brace?: SizedBrace;
   /** Safety reached and asked, where the joint is reckoned as a beam. */

@@ -25,7 +25,7 @@ import type { WayFacts, WayRow } from "../survey/wayRow";
 import { placesOf, preselectedWay, wayRow, waysFor } from "../survey/ways";
 import { plain, present } from "../units";
 import { braceQuestion } from "./braceQuestion";
-import type { Context, Tools } from "./context";
+import type { Context, FillPlan, Tools } from "./context";
 import type { Air } from "./lag";
 import { type Choice, type ChosenLinks, linksFor, type WorkPlace } from "./links";
 import { matchInputOf } from "./matchInput";
@@ -42,6 +42,7 @@ export interface DamageInput {
   readonly choose?: readonly Choice[];
   readonly brace?: { readonly kind: BraceKind; readonly size?: Readonly<Record<string, number>> };
   readonly form?: string;
+  readonly fill?: FillPlan;
 }
 
 /** A damage worked out: its way, places, links and what its operations follow from. */
@@ -102,7 +103,15 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
   const facts = wayFactsOf({ ...input, finish }, stance);
   const question = braceQuestion(survey.damage, substrate, survey.service);
   const asked = { ...matchInputOf({ substrate, finish }, survey, survey.damage, air.temp_C), stance };
-  const made = (way: WayRow) => makeWay(way, placesOf(way, survey.damage, input.id, facts), asked, question, input, shelf);
+  const made = (way: WayRow) =>
+    makeWay(
+      way,
+      placesOf(way, survey.damage, input.id, facts).map((place) => measured(place, input.fill)),
+      asked,
+      question,
+      input,
+      shelf,
+    );
   const taken = input.way === undefined ? unasked(survey.damage, facts, made) : made(rowOf(survey.damage, input.way));
   // of several links of a role the first is the body of it
   const chain = Object.fromEntries([...taken.links].reverse().map(({ role, material }) => [role, material])) as Partial<
@@ -120,6 +129,7 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
     air,
     tools,
     ...(sized ? { brace: sized } : {}),
+    ...(input.fill ? { fill: input.fill } : {}),
     ...(reached !== undefined ? { safety: { reached, asked: STRENGTHS[substrate].asks } } : {}),
   };
   const because = input.way === undefined ? whyNotOthers(survey.damage, facts, taken.way) : undefined;
@@ -132,6 +142,12 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
     brace_warnings: weakness(judged?.warnings ?? [], reached, STRENGTHS[substrate].asks),
     ...(because ? { because } : {}),
   };
+}
+
+/** A place whose volume is known better than by its solids. */
+function measured(place: WorkPlace, fill: FillPlan | undefined): WorkPlace {
+  const known = fill?.volumes?.find((volume) => volume.place === place.id);
+  return known ? { ...place, known_cm3: known.cm3 } : place;
 }
 
 /** The links of a way; the brace that the figures speak for is held fast where Match does not refuse it. */

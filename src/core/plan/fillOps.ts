@@ -75,6 +75,14 @@ export function filledPlaces(c: Context): PlaceLayers[] {
   return groupsOf(c, voids).flatMap(({ each }) => each);
 }
 
+/** What is mixed over the need of the first layer where nothing else is set, percent. */
+export function extraProposed(c: Context): number {
+  const each = filledPlaces(c);
+  const material = each[0]?.layers[0]?.link.material;
+  const places = each.map(({ place }) => place);
+  return material ? extraPct(c, needIn(each, 1, material), applied(c, material, places)) : 0;
+}
+
 /** Places by what they are filled with, in the order in which that is laid. */
 function groupsOf(c: Context, voids: readonly WorkPlace[]): Group[] {
   const bySort = new Map<string, WorkPlace[]>();
@@ -85,7 +93,7 @@ function groupsOf(c: Context, voids: readonly WorkPlace[]): Group[] {
     bySort.set(sort, [...(bySort.get(sort) ?? []), place]);
   }
   return [...bySort.values()].map((places) => {
-    const planned = places.map((place) => layersOf(place, linksAt(c, place, "filler")));
+    const planned = places.map((place) => layersOf(place, linksAt(c, place, "filler"), [], c.fill));
     const each = c.found ? planned.map((one) => asFound(c, one, planned)) : planned;
     return { each, most: Math.max(...each.map(({ layers }) => layers.length)) };
   });
@@ -97,9 +105,9 @@ function asFound(c: Context, one: PlaceLayers, all: readonly PlaceLayers[]): Pla
   const places = all.map(({ place }) => place);
   const waste = (n: number) => {
     const material = one.layers[n - 1]?.link.material;
-    return material ? extraPct(needIn(all, n, material), applied(c, material, places)) : 0;
+    return material ? extraPct(c, needIn(all, n, material), applied(c, material, places)) : 0;
   };
-  return layersOf(one.place, linksAt(c, one.place, "filler"), reachedAt(one, c.found, waste));
+  return layersOf(one.place, linksAt(c, one.place, "filler"), reachedAt(one, c.found, waste), c.fill);
 }
 
 /** What the places of a group take of one layer, cm³, with what it shrinks and stands proud. */
@@ -113,7 +121,8 @@ function needIn(each: readonly PlaceLayers[], n: number, { shrinkage_pct }: Mate
 }
 
 /** What is mixed over the need, percent. */
-const extraPct = (cm3: number, apply: Apply): number => (apply === "poured" ? POUR_EXTRA_PCT : wastePct(cm3));
+const extraPct = (c: Context, cm3: number, apply: Apply): number =>
+  c.fill?.extra_pct ?? (apply === "poured" ? POUR_EXTRA_PCT : wastePct(cm3));
 /** A pour leaves little in the cup; trade practice. */
 const POUR_EXTRA_PCT = 10;
 
@@ -227,7 +236,7 @@ function layer(c: Context, group: Group, n: number, needs: readonly Need[], out:
   const places = here.map(({ place }) => place);
   const total = needIn(here, n, material);
   const apply = applied(c, material, places);
-  const weighed = weigh(material, total, extraPct(total, apply), apply, c.air);
+  const weighed = weigh(material, total, extraPct(c, total, apply), apply, c.air);
   const thickness_mm = Math.max(...here.map(({ layers }) => layers[n - 1]?.applied_mm ?? 0));
   const nth = most > 1 ? `, layer ${n} of ${most}` : "";
   const info = { link: link.id, role: "filler" as const, class: link.class, material, thickness_mm };
@@ -240,7 +249,7 @@ function layer(c: Context, group: Group, n: number, needs: readonly Need[], out:
     name: `mix-${n}`,
     kind: "mix",
     text: words(weighed),
-    together: (cm3) => told(weigh(material, cm3, extraPct(cm3, apply), apply, c.air), words),
+    together: (cm3) => told(weigh(material, cm3, extraPct(c, cm3, apply), apply, c.air), words),
     need_cm3: total,
     why: `${changedWords(here, n)}${mixWhy(c, material, total, weighed.volume_cm3)}`,
     done_when: material.mix.cue.charAt(0).toLowerCase() + material.mix.cue.slice(1).replace(/\.$/, ""),
@@ -276,7 +285,8 @@ function mixWhy(c: Context, material: MaterialClass, need: number, volume: numbe
   const { hardener_pct } = material.mix;
   if (hardener_pct)
     return `${about} Hardener ${hardener_pct[0]} to ${hardener_pct[1]} % by mass: half of it doubles the time, too much sets in the cup, under ${hardener_pct[0]} % it never sets.`;
-  if (c.f.way === "build") return `${about} Model it soft with a wet tool, or build it over size and carve: both lead there.`;
+  if (c.f.way === "build" && !c.fill?.school)
+    return `${about} Model it soft with a wet tool, or build it over size and carve: both lead there.`;
   return about;
 }
 

@@ -1,5 +1,6 @@
 import type { MaterialClass, Role } from "../catalogue";
 import { humidityFactor } from "../cure/pace";
+import { textureRow } from "../fill/schools.data";
 import { plain } from "../units";
 import { after, type Context, first, type WorkPlace, wait } from "./context";
 import type { Drafts, Need } from "./draft";
@@ -27,9 +28,11 @@ interface Laid {
 export function finishFill(c: Context, { material }: LayerLink, each: readonly PlaceLayers[], n: number, out: Drafts): void {
   const mm = Math.max(...each.map(({ layers }) => layers.at(-1)?.applied_mm ?? 0));
   const one: Laid = { c, places: each.map(({ place }) => place), material, n, mm, laid: first(`place-${n}`, "it is laid") };
+  model(one, out);
   texture(one, out);
   demould(one, out);
   trim(one, out);
+  carveHard(one, out);
   takeDamOff(one, out);
   shrink(one, out);
   check(one, out);
@@ -38,9 +41,45 @@ export function finishFill(c: Context, { material }: LayerLink, each: readonly P
   measureAfter(one, out);
 }
 
-/** Skin is given its grain while the compound is open. */
-function texture({ c, places, material, n, mm, laid }: Laid, out: Drafts): void {
-  if (c.f.on.family === "skin" && material.rigidity === "flexible")
+/** Modelled soft: shaped while it is workable. */
+function model({ c, places, material, n, mm, laid }: Laid, out: Drafts): void {
+  if (c.fill?.school !== "model") return;
+  out.add({
+    ...base(c, places),
+    name: "model",
+    kind: "texture",
+    text: `Model it to the profile while it is soft, ${slipOf(material)} as slip`,
+    why: "What is right now need not be sanded later; hold the profile or the twin beside it.",
+    done_when: "the profile touches all along",
+    hands_min: [5, 20],
+    cautions: [],
+    needs: [laid, after(`mix-${n}`, material, [], mm, c.air, "while it is workable", ["working"])],
+  });
+}
+
+/** What a wet tool slides on: what the filler itself is thinned with, and never water where it reacts with it. */
+function slipOf({ carrier, hazards }: MaterialClass): string {
+  if (carrier === "water") return "water";
+  return hazards.includes("styrene") || carrier === "monomer" ? "a wiped film of alcohol, no water," : "a little alcohol or water";
+}
+
+/** Before it skins it is given the grain of what is around it. */
+function texture(one: Laid, out: Drafts): void {
+  const { c, places, material, n, mm, laid } = one;
+  const row = c.fill?.texture && textureRow(c.fill.texture);
+  if (row)
+    out.add({
+      ...base(c, places),
+      name: "texture",
+      kind: "texture",
+      text: `Give it its grain before it skins: ${row.how}`,
+      why: "Once it has skinned no tool leaves a mark; try the touch on a scrap first.",
+      done_when: "the light runs over it as beside it",
+      hands_min: [3, 8],
+      cautions: [],
+      needs: [laid, first("model", "it is shaped"), after(`mix-${n}`, material, [], mm, c.air, "before it skins", ["firm", "working"])],
+    });
+  else if (c.f.on.family === "skin" && material.rigidity === "flexible")
     out.add({
       ...base(c, places),
       name: "texture",
@@ -73,13 +112,14 @@ function demould({ c, places, material, n, laid }: Laid, out: Drafts): void {
 /** Cut while it is firm. */
 function trim({ c, places, material, n, mm, laid }: Laid, out: Drafts): void {
   const firm = lagOf(material, ["firm"], mm, c.air);
+  const carves = c.fill?.school === "carve" || (c.f.way === "build" && c.fill?.school === undefined);
   const trims = firm !== undefined && !isFilm(c) && material.rigidity !== "flexible";
   if (trims)
     out.add({
       ...base(c, places),
       name: "blade",
-      kind: c.f.way === "build" ? "carve" : "trim",
-      text: c.f.way === "build" ? "Carve it to shape while it is firm" : "Trim with a blade, down to a hair above the line",
+      kind: carves ? "carve" : "trim",
+      text: carves ? carvedFirm(c) : "Trim with a blade, down to a hair above the line",
       why: "It cuts like soap now; later it costs an hour of sanding.",
       done_when: "what stands proud is an even hair",
       hands_min: [4, 12],
@@ -87,6 +127,27 @@ function trim({ c, places, material, n, mm, laid }: Laid, out: Drafts): void {
       needs: [laid, first("demould", "the form is off"), after(`mix-${n}`, material, ["firm"], mm, c.air, "firm, not yet hard", ["stiff"])],
       meets: ["level-hump", "level-harder"],
     });
+}
+
+const carvedFirm = ({ fill }: Context): string =>
+  fill?.school === "carve"
+    ? "Rough it out with a blade while it is firm, a millimetre left everywhere"
+    : "Carve it to shape while it is firm";
+
+/** Built over size it is carved to the profile once it is hard. */
+function carveHard({ c, places, material, n, mm, laid }: Laid, out: Drafts): void {
+  if (c.fill?.school !== "carve" || isFilm(c) || material.rigidity === "flexible") return;
+  out.add({
+    ...base(c, places),
+    name: "carve-hard",
+    kind: "carve",
+    text: "Carve it to the profile when it is hard: chisel, rasp, riffler, the twin or its profile beside it",
+    why: "Over size there is something to cut; from the outline to the planes to the details, never at one spot for long.",
+    done_when: "the profile touches all along, a hair above the old surface",
+    hands_min: [10, 40],
+    cautions: ["blade", ...material.hazards.filter((hazard) => hazard.startsWith("dust"))],
+    needs: [laid, first("blade", "it is roughed out"), after(`mix-${n}`, material, ["hard", "full"], mm, c.air, "hard")],
+  });
 }
 
 /** What was dammed behind is freed. */
@@ -136,7 +197,14 @@ function check({ c, places, material, n, mm, laid }: Laid, out: Drafts): void {
     done_when: "nothing is low, or the round goes back to Fill",
     hands_min: [3, 6],
     cautions: [],
-    needs: [hard, laid, first("blade", "it is trimmed"), first("off-dam", "the dam is off"), first("texture", "it is embossed")],
+    needs: [
+      hard,
+      laid,
+      first("blade", "it is trimmed"),
+      first("carve-hard", "it has its profile"),
+      first("off-dam", "the dam is off"),
+      first("texture", "it is embossed"),
+    ],
   });
 }
 

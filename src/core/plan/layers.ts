@@ -1,8 +1,9 @@
 import { type MaterialClass, middle } from "../catalogue";
 import { proposeProud } from "../fill/proud";
+import { MODELLED_PROUD_MM, oversizeOf, type School } from "../fill/schools.data";
 import { depthOf, volumeBetween } from "../survey/place";
 import { plain } from "../units";
-import type { WorkPlace } from "./context";
+import type { FillPlan, WorkPlace } from "./context";
 import type { PlanLink } from "./links";
 
 /** One layer of one place; mm and cm³. `surface_mm`: height against the old surface once it is hard, minus = below. */
@@ -41,11 +42,16 @@ const LEVEL_MM = 0.05;
  * The layers of one void, bottom first, each with the volume that the place has there. Of several fillers the first is the body and each
  * later one the layer over it. What was reached stands; what is left is planned again from there.
  */
-export function layersOf(place: WorkPlace, links: readonly LayerLink[], reached: readonly Reached[] = []): PlaceLayers {
+export function layersOf(
+  place: WorkPlace,
+  links: readonly LayerLink[],
+  reached: readonly Reached[] = [],
+  set: Pick<FillPlan, "school" | "proud_mm"> = {},
+): PlaceLayers {
   const depth = place.depth_mm ?? depthOf(place);
   const top = links.at(-1);
   if (!top) return { place, layers: [], proud_mm: 0 };
-  const proud_mm = proudOf(place, top.material, depth);
+  const proud_mm = set.proud_mm ?? proudOf(place, top.material, depth, set.school);
   const spans = spansOf(links, depth);
   const planned = spans.flatMap((span) => stack(place, depth, span, -depth, proud_mm));
   return { place, proud_mm, layers: reached.reduce((layers, now) => replanned(place, depth, spans, proud_mm, layers, now), planned) };
@@ -121,9 +127,11 @@ function replanned(
   return [...behind, ...(next ? [{ ...next, changed }] : []), ...rest];
 }
 
-function proudOf(place: WorkPlace, material: MaterialClass, depth: number): number {
+function proudOf(place: WorkPlace, material: MaterialClass, depth: number, school?: School): number {
   const wanted = proposeProud(depth, material.shrinkage_pct);
   if (place.kind === "film") return Math.min(0.1, material.max_layer_mm, depth / 4);
   if (material.rigidity === "flexible") return 0;
+  if (school === "carve") return Math.min(oversizeOf(depth), material.max_layer_mm);
+  if (school === "model") return Math.min(wanted, MODELLED_PROUD_MM);
   return depth < THIN_BUILD_MM ? Math.min(0.1, material.max_layer_mm) : Math.min(wanted, material.max_layer_mm);
 }

@@ -262,7 +262,9 @@ function roundContext(
     .filter((link, i, all) => station !== "fill" || link.role !== "filler" || !all.slice(i + 1).some((later) => isOver(later, link)))
     .map((link): PlanLink => (link.role === "filler" && finer ? { ...link, class: FINER.class, material: FINER, reasons: [] } : link));
   const chain = finer ? { ...context.f.chain, filler: FINER } : context.f.chain;
-  return { ...context, places: here, links, f: { ...context.f, chain, open_behind: false }, ...(found ? { found } : {}) };
+  // a school shapes the whole loss; what is found low later is stopped flush
+  const { school: _school, texture: _texture, proud_mm: _proud, ...fill } = context.fill ?? {};
+  return { ...context, fill, places: here, links, f: { ...context.f, chain, open_behind: false }, ...(found ? { found } : {}) };
 }
 
 const isOver = (later: PlanLink, link: PlanLink): boolean => later.role === link.role && later.place === link.place;
@@ -281,5 +283,6 @@ function canTakeFiner({ f, links }: Context): boolean {
 
 function lowPlace(place: WorkPlace, low_mm: number): WorkPlace {
   const area = Math.max(1, (place.opening_mm2 ?? 1) * LOW_SHARE);
-  return { ...place, solids: [{ shape: "sheet", area_mm2: area, depth: low_mm }], depth_mm: low_mm, opening_mm2: area, open_behind: false };
+  const { known_cm3: _known, ...rest } = place;
+  return { ...rest, solids: [{ shape: "sheet", area_mm2: area, depth: low_mm }], depth_mm: low_mm, opening_mm2: area, open_behind: false };
 }

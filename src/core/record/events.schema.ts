@@ -1,5 +1,6 @@
 import { type Static, type TProperties, Type } from "@sinclair/typebox";
 import { CLASS_ROWS, type ClassName, STATIONS } from "../catalogue";
+import { SCHOOL_NAMES, TEXTURE_NAMES } from "../fill/schools.data";
 import { BRACE_JOINTS, BRACE_KINDS } from "../join/brace.schema";
 import { ChainLink, OwnProductSchema } from "../match/match.schema";
 import { CLAMP_KINDS, MOST_CLAMPS } from "../ready/clamps.data";
@@ -100,6 +101,15 @@ export const EventBody = tagged("kind", [
     places: Type.Optional(Type.Array(strict({ x: share(), y: share() }), { maxItems: 60 })),
   }),
   event("form-chosen", { damage: damage(), form: oneOf(FORM_NAMES), reason: Type.Optional(Type.String({ maxLength: 2000 })) }),
+  /** How a loss is filled where it is not as proposed: its school, grain, height, what is mixed over the need, volumes known better. */
+  event("fill-set", {
+    damage: damage(),
+    school: Type.Optional(oneOf(SCHOOL_NAMES)),
+    texture: Type.Optional(oneOf(TEXTURE_NAMES)),
+    proud_mm: Type.Optional(Type.Number({ minimum: 0, maximum: 20 })),
+    extra_pct: Type.Optional(Type.Number({ minimum: 0, maximum: 200 })),
+    volumes: Type.Optional(Type.Array(strict({ place: ref(), cm3: above0(1e6), by: text(200) }), { maxItems: 60 })),
+  }),
   /** The brace that is let in, or `none`; `reason` where it is not what was worked out. */
   event("braced", {
     damage: damage(),

@@ -22,6 +22,7 @@ export interface DamageRecord {
   readonly choice?: Entry<"matched">;
   readonly brace?: Entry<"braced">;
   readonly form?: Entry<"form-chosen">;
+  readonly fill?: Entry<"fill-set">;
   readonly dry_run?: Entry<"dry-run">;
   readonly shards?: Entry<"shards-mapped">;
   /** Where it is on the condition map, each 0 to 1. */
@@ -100,6 +101,7 @@ function damageRecord(id: string, entries: readonly Entry[]): DamageRecord | und
     ...opt("choice", choice),
     ...opt("brace", last("braced")),
     ...opt("form", last("form-chosen")),
+    ...opt("fill", last("fill-set")),
     ...opt("dry_run", last("dry-run")),
     ...opt("shards", last("shards-mapped")),
     ...(mark ? { mark: { x: mark.body.x, y: mark.body.y } } : {}),
@@ -161,6 +163,7 @@ const STATION_OF: Readonly<
   "dry-run": "ready",
   "shards-mapped": "ready",
   "form-chosen": "ready",
+  "fill-set": "fill",
   braced: "join",
   closed: "close",
   reopened: "close",

@@ -28,6 +28,8 @@ export interface PlaceDraft {
   readonly opening_mm2?: number;
   readonly opening_mm?: number;
   readonly solids?: readonly Solid[];
+  /** What it holds where that is known better than by its solids, cm³. */
+  readonly known_cm3?: number;
   readonly open_behind?: boolean;
   readonly around_core?: boolean;
   /** Built outwards from its core: depth is the way from there to the face. */
@@ -54,12 +56,19 @@ export interface Place extends PlaceDraft {
 export const CLOSED_FILM_MM = 0.1;
 
 /** Volume of a place in cm³; 0 where nothing is filled. */
-export function volumeOf({ solids = [] }: Pick<PlaceDraft, "solids">): number {
+export function volumeOf({ solids = [], known_cm3 }: Pick<PlaceDraft, "solids" | "known_cm3">): number {
+  if (known_cm3 !== undefined) return known_cm3;
   return solids.length > 0 ? volume({ solids: [...solids] }).volume_cm3 : 0;
 }
 
 /** Volume in cm³ between two depths of a place, each a share 0 to 1 of its depth from where filling begins. */
-export function volumeBetween({ solids = [], radial }: Pick<PlaceDraft, "solids" | "radial">, from: number, to: number): number {
+export function volumeBetween(
+  { solids = [], radial, known_cm3 }: Pick<PlaceDraft, "solids" | "radial" | "known_cm3">,
+  from: number,
+  to: number,
+): number {
+  if (known_cm3 !== undefined)
+    return (volumeBetween({ solids, ...(radial ? { radial } : {}) }, from, to) * known_cm3) / volumeOf({ solids });
   if (radial) return volumeOf({ solids }) * (to ** 2 - from ** 2);
   return solids.reduce((sum, solid) => sum + volumeOf({ solids: [solid] }) * (filledShare(solid, to) - filledShare(solid, from)), 0);
 }

@@ -1,4 +1,5 @@
 import { STANCE_LABELS, stationLabel } from "../catalogue";
+import { SCHOOLS, textureRow } from "../fill/schools.data";
 import type { BodyOf, EventBody, EventKind } from "../record/events.schema";
 import { materialTaken, stationOfOp } from "../record/treatment";
 import { lossOf } from "../survey/loss";
@@ -34,6 +35,16 @@ const SAY: Sayings = {
     `Dry run: ${plain(minutes)} min, ${counted(items.length, "thing")} on the clamp map, ${two_marks ? "two marks meet" : "no marks"}`,
   "shards-mapped": ({ count, touching }) => `Mapped ${count} shards, ${counted(touching.length, "touch", "touches")}`,
   "form-chosen": ({ form, reason }) => `Form: ${form}${reason ? `. ${reason}` : ""}`,
+  "fill-set": ({ school, texture, proud_mm, extra_pct, volumes = [] }) =>
+    `Fill: ${[
+      SCHOOLS.find((row) => row.school === school)?.label.toLowerCase(),
+      texture && textureRow(texture).label.toLowerCase(),
+      proud_mm === undefined ? undefined : `${plain(proud_mm, 2)} mm proud`,
+      extra_pct === undefined ? undefined : `${plain(extra_pct, 0)} % over the need`,
+      ...volumes.map(({ place, cm3, by }) => `${place} holds ${plain(cm3, 2)} cm³ by ${by}`),
+    ]
+      .filter((part) => part !== undefined)
+      .join(", ")}`,
   braced: ({ brace, size, judged_by, reason }) =>
     `Brace: ${brace}${size.diameter_mm ? ` Ø ${plain(size.diameter_mm)} mm` : ""}${judged_by?.load_N ? `, judged by ${plain(judged_by.load_N)} N` : ""}${reason ? `. ${reason}` : ""}`,
   marked: () => "Moved the mark on the condition map",

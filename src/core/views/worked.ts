@@ -2,13 +2,14 @@ import type { Finish, PieceKind, Substrate } from "../catalogue";
 import type { CureInput } from "../cure/cure.schema";
 import { type StageTime, stageTimes } from "../cure/running";
 import type { Shelf } from "../match/case";
-import type { Tools } from "../plan/context";
+import type { FillPlan, Tools } from "../plan/context";
 import type { DamageInput } from "../plan/damageContext";
 import type { Air } from "../plan/lag";
 import { markFacts, type OpMark } from "../plan/operation";
 import type { Operation } from "../plan/plan.schema";
 import { SCALE_STEP_G } from "../plan/planCalc";
 import { type Repair, repairOf } from "../plan/repair";
+import type { BodyOf } from "../record/events.schema";
 import { type DamageRecord, type Mark, materialTaken, stationOfOp, type Treatment } from "../record/treatment";
 
 /** What the plan must know of the piece. */
@@ -38,7 +39,7 @@ export interface Worked {
 
 /** A damage as the plan takes it, from the log. */
 export function damageInput(piece: PieceFacts, damage: DamageRecord): DamageInput {
-  const { id, survey, choice, brace, form } = damage;
+  const { id, survey, choice, brace, form, fill } = damage;
   const part = piece.parts.find((each) => each.id === (survey.body.part ?? piece.part)) ?? piece.parts[0];
   if (!part) throw new RangeError("the piece has no part");
   const way = survey.body.way?.way;
@@ -53,8 +54,11 @@ export function damageInput(piece: PieceFacts, damage: DamageRecord): DamageInpu
     choose: choice?.body.chain ?? [],
     ...(brace && brace.body.brace !== "none" ? { brace: { kind: brace.body.brace, size: brace.body.size } } : {}),
     ...(form ? { form: form.body.form } : {}),
+    ...(fill ? { fill: fillPlan(fill.body) } : {}),
   };
 }
+
+const fillPlan = ({ kind: _kind, damage: _damage, ...set }: BodyOf<"fill-set">): FillPlan => set;
 
 /** The repair as far as damages are settled; undefined where none is. */
 export function worked(

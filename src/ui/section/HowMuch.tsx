@@ -1,5 +1,6 @@
 "use client";
 import { byMeasures, type KnownVolume, known, together, VOLUME_WAYS, type VolumeWay } from "@/core/fill/volumeWays";
+import type { BodyOf } from "@/core/record/events.schema";
 import { doseGrams, plain } from "@/core/units";
 import { useKept } from "../forms/kept";
 import { NumberField } from "../forms/NumberField";
@@ -11,12 +12,17 @@ import { useLog } from "../treatment/TreatmentLog";
 /** A place that is filled: its volume by its measures, and what it is filled with. */
 export interface FilledPlace {
   readonly id: string;
+  readonly damage: string;
   readonly label: string;
+  /** As it is planned, and by its measures alone. */
   readonly cm3: number;
+  readonly measured_cm3: number;
   readonly material: string;
   readonly density: number;
   /** Of the planned mixes, g: with what shrinks, stands proud and stays on the board. */
   readonly planned_g: number;
+  /** What is set of its fill already. */
+  readonly set?: BodyOf<"fill-set">;
 }
 
 type Typed = Partial<Record<VolumeWay["way"], string>>;
@@ -64,7 +70,7 @@ export function HowMuch({ places }: { places: readonly FilledPlace[] }) {
           />
         ))}
       </div>
-      <Compared place={place} volumes={[byMeasures(place.cm3), ...others]} />
+      <Compared place={place} volumes={[byMeasures(place.measured_cm3), ...others]} />
     </details>
   );
 }
@@ -76,8 +82,22 @@ function errorIn(text: string): string | undefined {
   return read.value > 0 && read.value <= MOST ? undefined : "Enter more than nothing, or leave it empty.";
 }
 
+/** Nearer than this two volumes are one. */
+const SAME = 0.01;
+
+/** What is set of a fill, with a volume that is known better than by its solids. */
+const withVolume = ({ id, damage, set }: FilledPlace, cm3: number, by: string): BodyOf<"fill-set"> => ({
+  ...set,
+  kind: "fill-set",
+  damage,
+  volumes: [...(set?.volumes ?? []).filter(({ place }) => place !== id), { place: id, cm3, by }],
+});
+
 function Compared({ place, volumes }: { place: FilledPlace; volumes: readonly KnownVolume[] }) {
+  const log = useLog();
   const all = together(volumes);
+  const by = volumes.slice(1).map(({ label }) => label.toLowerCase());
+  const known = withVolume(place, all.cm3, [...by, "measures"].join(", "));
   const most = Math.max(...volumes.map(({ cm3, off_pct }) => cm3 * (1 + off_pct / 100)));
   const grams = place.cm3 > 0 ? (place.planned_g * all.cm3) / place.cm3 : 0;
   return (
@@ -107,8 +127,13 @@ function Compared({ place, volumes }: { place: FilledPlace; volumes: readonly Kn
       {volumes.length > 1 && !all.disagree && (
         <p className="pt-2 text-read leading-[23px]">
           Together <b>{plain(all.cm3, 2)} cm³</b>, {plain(all.spread_pct, 0)} % apart. Mix <b>{doseGrams(grams)}</b> of {place.material} in
-          all; planned by the measures are {doseGrams(place.planned_g)}.
+          all; planned are {doseGrams(place.planned_g)} for {plain(place.cm3, 2)} cm³.
         </p>
+      )}
+      {volumes.length > 1 && !all.disagree && Math.abs(all.cm3 / place.cm3 - 1) > SAME && (
+        <button type="button" className="btn" disabled={log.busy} onClick={() => void log.write(known)}>
+          Plan with {plain(all.cm3, 2)} cm³
+        </button>
       )}
       {all.disagree && (
         <Sign name="soon" wrap>
