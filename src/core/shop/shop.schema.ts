@@ -42,6 +42,8 @@ export const ShopSchema = strict({
   sensor: oneOf(["simulated", "none"]),
   /** A tone when a wait is over, and when a window is closing. */
   sounds: Type.Boolean(),
+  /** A flash in the last minute of a window: a mix is about to set. */
+  flash: Type.Boolean(),
 });
 export type Shop = Static<typeof ShopSchema>;
 

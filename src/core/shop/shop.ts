@@ -23,6 +23,7 @@ export const freshShop = (name: string, time_zone: string): Shop => ({
   clamps: 0,
   sensor: "simulated",
   sounds: false,
+  flash: true,
 });
 
 /** Whether someone is there at a time, ms: on a working day that is not closed, within its hours. */

@@ -60,6 +60,16 @@ export function stateOf(
   return until - now <= last ? "closing" : "go";
 }
 
+const LAST_MS = 60_000;
+
+/** Windows that close within the minute: what is mixed is about to set. */
+export function lastMinuteAt({ closed, acts }: ActBrief, now: number): BriefAct[] {
+  if (closed) return [];
+  return acts.filter(
+    ({ from = 0, until, never }) => never === undefined && until !== undefined && from <= now && now < until && until - now <= LAST_MS,
+  );
+}
+
 /** What may not be touched yet: one act for each clock and time, by when it may. */
 export function waitsAt({ closed, acts }: ActBrief, now: number): BriefAct[] {
   if (closed) return [];

@@ -1,6 +1,6 @@
 import { readLog } from "../record/treatment";
 import { admit } from "./admit";
-import { actAt, waitsAt } from "./brief";
+import { actAt, lastMinuteAt, waitsAt } from "./brief";
 import { briefOf } from "./briefOf";
 import { closingView, materialsUsed } from "./closing";
 import { entryWords } from "./entryWords";
@@ -239,4 +239,15 @@ describe("what pages show", () => {
     expect(says({ kind: "round-opened", station: "fill", places: ["d1/loss"], because: "a pit" })).toBe("Back to Fill, d1/loss: a pit");
     expect(says({ kind: "closed", notes: "sound", signed_by: "M." })).toBe("Signed and closed by M.: sound");
   });
+});
+
+test("the last minute of a window is told while it runs, and neither before nor after", () => {
+  const told: Told[] = [...CHOSEN, ...ready, [0, mixed(1)]];
+  const { treatment, worked: found, act } = see(told);
+  const until = act("r1/fill/place-1/d1/loss").until ?? 0;
+  const at = (now: number) => lastMinuteAt(briefOf(treatment, found, NOON), now).map(({ op }) => op);
+  expect(at(until - 61_000)).toEqual([]);
+  expect(at(until - 60_000)).toEqual(["r1/fill/place-1/d1/loss"]);
+  expect(at(until - 1)).toEqual(["r1/fill/place-1/d1/loss"]);
+  expect(at(until)).toEqual([]);
 });

@@ -5,6 +5,7 @@ import { Hatches } from "../signs/Hatches";
 import type { Air } from "./climate";
 import { Fresh } from "./Fresh";
 import { Keys } from "./Keys";
+import { LastMinute } from "./LastMinute";
 import { ShopTime } from "./now";
 import { Tones } from "./Tones";
 import { TopBar } from "./TopBar";
@@ -29,6 +30,7 @@ export function Shell({ place, shop, now, timeZone, air, shelf, children }: Prop
       <Keys />
       <Fresh />
       {shop?.sounds && shelf && <Tones items={shelf} />}
+      {shop && shelf && <LastMinute items={shelf} sounds={shop.sounds} flash={shop.flash} />}
       <Undo>
         <div className="shell">
           <TopBar place={place} people={shop?.people ?? []} air={air} />

@@ -12,7 +12,6 @@ import { Panel } from "../frame/Panel";
 import { Balls } from "./Balls";
 import { HardenerCurve } from "./HardenerCurve";
 import { Plaster } from "./Plaster";
-import "./mix.css";
 
 interface Props {
   readonly operation: OperationView;

@@ -5,7 +5,6 @@ import { PrintButton } from "../record/PrintButton";
 import { Legend } from "./Legend";
 import { Lens } from "./Lens";
 import { Section } from "./Section";
-import "./section.css";
 
 interface Props {
   readonly treatment: string;

@@ -7,7 +7,6 @@ import { Legend } from "./Legend";
 import { Lens } from "./Lens";
 import { Section } from "./Section";
 import { SectionFiles } from "./SectionFiles";
-import "./section.css";
 
 interface Props {
   readonly treatment: string;

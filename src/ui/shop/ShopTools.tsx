@@ -88,9 +88,14 @@ export function ShopTools({ form, values, errors }: ShopPart) {
           />
         </div>
         <YesNo
-          text="A tone when a wait is over, or a window is closing"
+          text="A tone when a wait is over, a window is closing, or its last minute runs"
           value={values.sounds}
           onChange={(yes) => form.setValue("sounds", yes ?? false, { shouldDirty: true })}
+        />
+        <YesNo
+          text="A flash in the last minute: a mix is about to set"
+          value={values.flash}
+          onChange={(yes) => form.setValue("flash", yes ?? false, { shouldDirty: true })}
         />
       </div>
     </section>

@@ -23,6 +23,7 @@ export interface ShopFields {
   readonly clamps: string;
   readonly sensor: Shop["sensor"];
   readonly sounds: boolean;
+  readonly flash: boolean;
 }
 
 const FIGURES = ["scale_step_g", "jig_mm", "bit_mm", "clamps"] as const;
