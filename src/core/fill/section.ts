@@ -62,7 +62,7 @@ export function lossScene(cut: LossCut): Scene {
     ...(cut.radial ? [...filled].reverse() : filled),
     ...(core ? [coreOf(profile, core)] : []),
   ];
-  const sunk = cut.radial ? { lines: [], times: 1 } : sinking(cut, levels);
+  const sunk = cut.radial || profile.kind === "peak" ? { lines: [], times: 1 } : sinking(cut, levels);
   return {
     shapes,
     lines: [...sunk.lines, ...linesOf(cut, outer)],

@@ -38,6 +38,10 @@ test.each<[string, Solid, object, object]>([
 });
 
 test("a corner of 3 : 4 has its foot at 9 : 16 of the broken edge, and its height over it is 12 / 5; faces are not cut", () => {
-  expect(profileOf(void_({ shape: "corner", a: 3, b: 4, c: 5 }))).toEqual({ kind: "peak", width: 5, foot: 9 / 25, depth: 12 / 5 });
+  const cut = profileOf(void_({ shape: "corner", a: 3, b: 4, c: 5 }));
+  const across = 20 / Math.sqrt(41);
+  expect(cut).toMatchObject({ kind: "peak", width: expect.closeTo(Math.hypot(3, across), 12) });
+  // as deep as the corner is above its broken face: three volumes over the face
+  expect(cut?.depth).toBeCloseTo(60 / Math.sqrt(12 ** 2 + 15 ** 2 + 20 ** 2), 12);
   expect(profileOf({ name: "faces", kind: "faces", label: "Faces" })).toBeUndefined();
 });

@@ -22,10 +22,12 @@ const PROFILE: { readonly [S in Solid["shape"]]: (solid: Extract<Solid, { shape:
   vGroove: ({ width, depth }) => ({ kind: "groove", width, depth }),
   cone: ({ diameter, height }) => ({ kind: "peak", width: diameter, foot: 0.5, depth: height }),
   frustum: ({ diameter1, height }) => ({ kind: "peak", width: diameter1, foot: 0.5, depth: height }),
-  // the foot of the height on the broken face divides it as a² : b²
-  corner: ({ a, b }) => {
-    const width = Math.hypot(a, b);
-    return { kind: "peak", width, foot: (a / width) ** 2, depth: (a * b) / width };
+  // cut along one edge and across the broken face: a right triangle of that edge and the height of the face opposite to it, so that its
+  // height is the depth of the corner; its foot divides the base as the squares of the legs
+  corner: ({ a, b, c }) => {
+    const across = (b * c) / Math.hypot(b, c);
+    const width = Math.hypot(a, across);
+    return { kind: "peak", width, foot: (a / width) ** 2, depth: (a * across) / width };
   },
 };
 

@@ -80,7 +80,7 @@ function lossCut(damage: WorkedDamage, { place, layers, proud_mm }: PlaceLayers,
   const [lowest] = layers;
   if (!lowest || !profile) return undefined;
   const { on } = damage.context.f;
-  const rows = layers.map((_, i) => layerRow(layers, i, place, log));
+  const rows = layers.map((_, i) => layerRow(layers, i, place, log, on.hatch));
   const has = (kind: Operation["kind"]) => opsAt(log, place, (operation) => operation.kind === kind)[0];
   const dam = has("form");
   const scene = lossScene({
@@ -126,7 +126,7 @@ function coreIn({ context: { brace } }: WorkedDamage) {
   return { words: `${brace.kind} Ø ${plain(diameter_mm)}`, diameter_mm, embed_mm, out_mm: out_mm ?? length_mm - embed_mm };
 }
 
-function layerRow(layers: PlaceLayers["layers"], i: number, place: WorkPlace, log: Log): CutLayer {
+function layerRow(layers: PlaceLayers["layers"], i: number, place: WorkPlace, log: Log, ground: string): CutLayer {
   const { link, applied_mm, surface_mm } = layers[i] as PlaceLayers["layers"][number];
   const n = i + 1;
   const [laid] = opsAt(log, place, ({ kind, layer }) => (kind === "place" || kind === "pour") && layer === n);
@@ -138,7 +138,7 @@ function layerRow(layers: PlaceLayers["layers"], i: number, place: WorkPlace, lo
   return {
     name: layers.length > 1 ? `Layer ${n}` : "The fill",
     material: link.material.name,
-    hatch: hatchOf(layers, i),
+    hatch: hatchOf(layers, i, ground),
     plan_mm: applied_mm,
     shrinks_mm: Math.max(0, applied_mm - (surface_mm - below)),
     state: mark ? "done" : act?.state === "now" ? "now" : "planned",
@@ -152,11 +152,11 @@ function layerRow(layers: PlaceLayers["layers"], i: number, place: WorkPlace, lo
   };
 }
 
-/** Every second layer of one stuff has its hatch turned, so that two can be told apart. */
-function hatchOf(layers: PlaceLayers["layers"], i: number): string {
+/** Every second layer of one stuff has its hatch turned, and the first where the ground is of the same: they can be told apart. */
+function hatchOf(layers: PlaceLayers["layers"], i: number, ground: string): string {
   const hatch = layers[i]?.link.material.hatch ?? "putty";
   const before = layers.slice(0, i).filter(({ link }) => link.material.hatch === hatch).length;
-  return before % 2 === 0 ? hatch : `${hatch}-2`;
+  return (before + (hatch === ground ? 1 : 0)) % 2 === 0 ? hatch : `${hatch}-2`;
 }
 
 /** What a place takes of a mix, g: its share of what is planned, and of what was weighed. */

@@ -48,8 +48,11 @@ export function Section({ cut, width, tallest, lit, light }: Props) {
       {scene.lines.map((line) => (
         <LineMark key={`${line.kind} ${line.points[0]} ${line.points.length}`} line={line} d={pathOf(line.points, sheet, false)} />
       ))}
+      <Leaders sheet={sheet} />
       <Spans sheet={sheet} />
-      <Notes sheet={sheet} />
+      {sheet.notes.map(({ label }) => (
+        <Words key={`${label.bold} ${label.x} ${label.y}`} label={label} />
+      ))}
       {sheet.tags.map(({ layer, label }) => (
         <Tag key={layer} label={label} now={layers[layer]?.state === "now"} />
       ))}
@@ -136,7 +139,9 @@ function LineMark({ line: { kind }, d }: { line: Line; d: string }) {
 function Spans({ sheet }: { sheet: Sheet }) {
   return sheet.spans.map(({ upright, at, from, to, edge, label }) => {
     const middle = (from + to) / 2;
-    const tick = (v: number) => (upright ? `M${at - 4} ${v + 4}l8 -8` : `M${v - 4} ${at + 4}l8 -8`);
+    const tall = Math.abs(to - from) < 10 ? 2 : 4;
+    const tick = (v: number) =>
+      upright ? `M${at - tall} ${v + tall}l${2 * tall} ${-2 * tall}` : `M${v - tall} ${at + tall}l${2 * tall} ${-2 * tall}`;
     const line = upright
       ? `M${at} ${from}V${to}M${edge} ${from}H${at}M${edge} ${to}H${at}`
       : `M${from} ${at}H${to}M${from} ${edge}V${at}M${to} ${edge}V${at}`;
@@ -158,7 +163,7 @@ function Words({ label: { words, bold = "", x, y, wide } }: { label: Label }) {
   return (
     <g data-label={`${bold}${words}`}>
       <rect x={x - wide / 2} y={y - LINE_PX / 2} width={wide} height={LINE_PX} fill="var(--color-ground)" fillOpacity=".86" />
-      <text x={x} y={y + 4} textAnchor="middle" className={`draw-text ${bold ? "" : "bold"}`}>
+      <text x={bold ? x - wide / 2 + 2 : x} y={y + 4} textAnchor={bold ? "start" : "middle"} className={`draw-text ${bold ? "" : "bold"}`}>
         {bold && <tspan fontWeight="700">{bold}</tspan>}
         {words}
       </text>
@@ -166,17 +171,17 @@ function Words({ label: { words, bold = "", x, y, wide } }: { label: Label }) {
   );
 }
 
-function Notes({ sheet }: { sheet: Sheet }) {
-  return sheet.notes.map(({ from: [x, y], label }) => (
-    <g key={`${label.bold} ${x} ${y}`}>
-      <circle cx={x} cy={y} r="2.5" fill="currentColor" />
-      <path
-        className="hairline"
-        d={`M${x} ${y}L${Math.max(label.x - label.wide / 2, Math.min(x, label.x + label.wide / 2))} ${label.y - LINE_PX / 2}`}
-      />
-      <Words label={label} />
-    </g>
-  ));
+/** Strokes from words to what they speak of, under all words. */
+function Leaders({ sheet }: { sheet: Sheet }) {
+  return sheet.notes.map(({ from: [x, y], label }) => {
+    const left = label.x - label.wide / 2;
+    return (
+      <g key={`${label.bold} ${x} ${y}`}>
+        <circle cx={x} cy={y} r="2.5" fill="currentColor" />
+        <path className="hairline" d={`M${x} ${y}L${Math.max(left + 4, Math.min(x, left + label.wide))} ${label.y - LINE_PX / 2}`} />
+      </g>
+    );
+  });
 }
 
 function Tag({ label: { bold, words, x, y, wide }, now }: { label: Label; now: boolean }) {
