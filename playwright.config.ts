@@ -39,7 +39,7 @@ export default defineConfig({
     {
       name: "demo",
       fullyParallel: true,
-      testMatch: /demo|faults|views|api|start|survey|cabinet|join|jobs|batch|colour|shop|fill|objects|openapi|weigh/,
+      testIgnore: /journey|keyboard|tools|away/,
       use: { baseURL: address("demo") },
     },
     { name: "away", testMatch: /away/, use: { baseURL: address("away") } },

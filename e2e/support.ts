@@ -154,13 +154,19 @@ export async function workStation(page: Page, keep?: RegExp): Promise<void> {
   }
 }
 
+/** A treatment worked out from its dossier, in the air of the tests. */
+export async function workedOut(page: Page, treatment: string) {
+  const { piece, treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
+  const log = readLog(kept.log);
+  const found = worked({ kind: piece.kind, part: kept.part, parts: piece.parts }, log, AIR, { constant_C: AIR.temp_C }, Date.now());
+  return { kept, log, found };
+}
+
 /** Every operation that is still open, through the API: for tests that begin later on the way; a while ago where hours are given, one every ten minutes. */
 export async function workOff(page: Page, treatment: string, until: (id: string) => boolean, hoursAgo?: number): Promise<void> {
   const began = Date.now() - (hoursAgo ?? 0) * 3_600_000;
   for (let i = 0; i < 120; i++) {
-    const { piece, treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
-    const log = readLog(kept.log);
-    const found = worked({ kind: piece.kind, part: kept.part, parts: piece.parts }, log, AIR, { constant_C: AIR.temp_C }, Date.now());
+    const { kept, log, found } = await workedOut(page, treatment);
     const next = found?.repair.operations.find(({ id }) => !found.marks.has(id));
     if (!found || !next || until(next.id)) return;
     const [view] = operationViews(

@@ -8,6 +8,8 @@ export interface DrawingFile {
 /** What a drawing takes from the page's style sheet, written into the file. */
 const TAKEN = ["fill", "stroke", "stroke-width", "stroke-dasharray", "stroke-opacity", "fill-opacity", "font-size", "font-weight"] as const;
 
+const DRAWN: ReadonlySet<string> = new Set(["path", "rect", "circle", "text", "tspan"]);
+
 /** A drawing of the page as a file of its own: hatches inside, colours and type written out, its words as its description. */
 export function svgFile(drawn: SVGSVGElement): DrawingFile {
   const { width, height } = drawn.viewBox.baseVal;
@@ -15,7 +17,7 @@ export function svgFile(drawn: SVGSVGElement): DrawingFile {
   const originals = [...drawn.querySelectorAll<SVGElement>("*")];
   [...copy.querySelectorAll<SVGElement>("*")].forEach((element, i) => {
     const style = getComputedStyle(originals[i] as SVGElement);
-    for (const name of TAKEN) {
+    for (const name of DRAWN.has(element.tagName) ? TAKEN : []) {
       const value = style.getPropertyValue(name);
       if (value) element.setAttribute(name, value.replace(/url\("?[^"#]*#([^")]+)"?\)/, "url(#$1)"));
     }
