@@ -65,10 +65,11 @@ export function withProud(profile: Profile, cavity: readonly Point[], proud: num
 export const grown = (profile: Profile, by: number): Point[] =>
   cavityOf(profile).map(([x, y]): Point => [x * by, (y + profile.depth) * by - profile.depth]);
 
-/** The ground that is left around the loss. */
-export function blockOf(profile: Profile): Point[] {
+/** The ground that is left around the loss; as deep as a rod goes that is let into it, and some more, mm. */
+export function blockOf(profile: Profile, embed_mm = 0): Point[] {
   const reach = reachOf(profile);
-  const floor = profile.kind === "shaft" && profile.through ? profile.depth : profile.depth * 1.4;
+  const under = Math.max(profile.depth * 0.4, embed_mm * 1.2);
+  const floor = profile.kind === "shaft" && profile.through ? profile.depth : profile.depth + under;
   if (profile.kind === "peak")
     return [
       [-reach, -profile.depth],

@@ -91,6 +91,7 @@ test("what is built around a wire lies in rings, the wire inside with cover abov
   expect(area(outer?.points ?? [])).toBeGreaterThan(area(inner?.points ?? []));
   const rod = boundsOf({ shapes: shapes(drawn, "core"), lines: [] });
   expect(rod).toEqual({ left: -1, right: 1, bottom: -40, top: -3 });
+  expect(boundsOf({ shapes: shapes(drawn, "ground"), lines: [] }).bottom).toBeLessThan(rod.bottom);
   expect(drawn.notes.map(({ bold, words }) => `${bold}${words}`)).toContain("wire Ø 2, 10 deep");
 });
 

@@ -55,7 +55,7 @@ export function lossScene(cut: LossCut): Scene {
   });
   // around a core the last layer lies outside the others: drawn first, so that none hides another
   const shapes: Shape[] = [
-    { kind: "ground", points: blockOf(profile), hatch: cut.hatch },
+    { kind: "ground", points: blockOf(profile, core?.embed_mm), hatch: cut.hatch },
     ...keys.map((points): Shape => ({ kind: "slot", points, hatch: layers[0]?.hatch ?? cut.hatch })),
     ...(dam ? [dam] : []),
     { kind: "loss", points: cavityOf(profile) },

@@ -79,13 +79,13 @@ interface LetIn {
 
 const NOTHING: LetIn = { shapes: [], lines: [], spans: [], notes: [], reach: 0 };
 
-function letIn({ brace, across_mm }: JointCut): LetIn {
+function letIn({ brace, across_mm, hatch }: JointCut): LetIn {
   if (!brace || brace.refused) return NOTHING;
-  return DRAWN[brace.kind]?.(brace, across_mm) ?? NOTHING;
+  return DRAWN[brace.kind]?.(brace, across_mm, hatch) ?? NOTHING;
 }
 
 /** How each brace is drawn; what is not here is built around, not let in. */
-const DRAWN: Partial<Record<SizedBrace["kind"], (brace: SizedBrace, tall: number) => LetIn>> = {
+const DRAWN: Partial<Record<SizedBrace["kind"], (brace: SizedBrace, tall: number, ground: string) => LetIn>> = {
   dowel: rod,
   pin: rod,
   spline: splineOf,
@@ -93,13 +93,20 @@ const DRAWN: Partial<Record<SizedBrace["kind"], (brace: SizedBrace, tall: number
   patch: behind,
 };
 
-function rod({ kind, size }: SizedBrace, tall: number): LetIn {
+/** Wood in wood lies across: it is told from the ground. */
+const woodIn = (ground: string): string => (ground === "wood" ? "wood-2" : "wood");
+
+function rod({ kind, size }: SizedBrace, tall: number, ground: string): LetIn {
   const { diameter_mm: d = 0, embed_mm: embed = 0, hole_mm: hole = d, hole_depth_mm: deep = embed } = size;
   const middle = -tall / 2;
   return {
     shapes: [
       { kind: "slot", points: boxAt(-deep, middle - hole / 2, deep, middle + hole / 2), hatch: "adhesive" },
-      { kind: "core", points: boxAt(-embed, middle - d / 2, embed, middle + d / 2), ...(kind === "dowel" ? { hatch: "wood" } : {}) },
+      {
+        kind: "core",
+        points: boxAt(-embed, middle - d / 2, embed, middle + d / 2),
+        ...(kind === "dowel" ? { hatch: woodIn(ground) } : {}),
+      },
     ],
     lines: [
       {
@@ -120,10 +127,10 @@ function rod({ kind, size }: SizedBrace, tall: number): LetIn {
   };
 }
 
-function splineOf({ size }: SizedBrace, tall: number): LetIn {
+function splineOf({ size }: SizedBrace, tall: number, ground: string): LetIn {
   const { depth_mm: depth = 0, length_mm: long = 0, floor_mm: floor = tall - depth, count = 1, width_mm: wide = 0 } = size;
   return {
-    shapes: [{ kind: "core", points: boxAt(-long / 2, -tall, long / 2, -tall + depth), hatch: "wood" }],
+    shapes: [{ kind: "core", points: boxAt(-long / 2, -tall, long / 2, -tall + depth), hatch: woodIn(ground) }],
     lines: [],
     spans: [
       { side: "bottom", row: 0, from: -long / 2, to: long / 2, label: `${plain(long)} long` },

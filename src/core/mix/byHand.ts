@@ -29,7 +29,7 @@ export function byHand(
   nozzle_mm: number,
 ): ByHand {
   const volume_cm3 = mass_g / density;
-  const drops = Math.round(mass_g / DROP_G);
+  const drops = canDrop(name, density) ? Math.round(mass_g / DROP_G) : 0;
   const spoons = spoonsOf(volume_cm3);
   return {
     name,
@@ -42,6 +42,11 @@ export function byHand(
   };
 }
 const MOST_DROPS = 40;
+
+/** What can't be counted in drops: what is dry, and what is heavier than a resin, g/cm³: it is a paste. */
+const DRY = /dry|powder|bead|sand|silica|chalk|flour|dust/i;
+const PASTE_FROM = 1.3;
+export const canDrop = (name: string, density: number): boolean => !DRY.test(name) && density < PASTE_FROM;
 
 /** Whole and half spoons of the size that comes nearest. */
 function spoonsOf(cm3: number): ByHand["spoons"] {

@@ -1,5 +1,5 @@
 import type { MaterialClass } from "../catalogue";
-import { DROP_G } from "../mix/byHand";
+import { canDrop, DROP_G } from "../mix/byHand";
 import { ballMm } from "../mix/mix";
 import { grams, plain } from "../units";
 import type { Weighed } from "./context";
@@ -21,7 +21,7 @@ export function doseWords(
   const error = (scale_step_g / 2 / weighed.smallest_g) * 100;
   if (error <= DOSE_LIMIT_PCT) return { words: `${one}${balls(material, weighed)}`, resolved: true };
   const need = (scale_step_g / 2 / (DOSE_LIMIT_PCT / 100)) * (weighed.mass_g / weighed.batches / weighed.smallest_g);
-  const instead = ratio_by === "volume" ? ", or dose by volume: equal strokes or balls" : drops(weighed);
+  const instead = ratio_by === "volume" ? ", or dose by volume: equal strokes or balls" : drops(material, weighed);
   return {
     words: `${one}: a scale of ${plain(scale_step_g, 3)} g can’t weigh that; mix at least ${grams(need)}${instead}${balls(material, weighed)}`,
     resolved: false,
@@ -32,15 +32,14 @@ export function doseWords(
 const pot = ({ parts, mass_g }: Weighed, least_g: number): string =>
   parts.map((part) => `${part.name} ${grams((part.mass_g / mass_g) * least_g)}`).join(", ");
 
-/** What can't be counted in drops. */
-const DRY = /dry|powder|bead|sand|silica|chalk|flour/i;
 /** So far a whole number of drops may be off the dose, share. */
 const DROP_OFF = 0.25;
 
 /** The smallest part in drops; where less than one would be wanted, what one drop is enough for. */
-function drops({ parts }: Weighed): string {
+function drops({ mix }: MaterialClass, { parts }: Weighed): string {
   const [least, ...rest] = [...parts].sort((a, b) => a.mass_g - b.mass_g);
-  if (!least || DRY.test(least.name)) return "";
+  const density = mix.parts.find(({ name }) => name === least?.name)?.density ?? 1;
+  if (!least || !canDrop(least.name, density)) return "";
   const count = Math.max(1, Math.round(least.mass_g / DROP_G));
   if (Math.abs((count * DROP_G) / least.mass_g - 1) <= DROP_OFF) return `, or count drops (${count} of the ${least.name})`;
   const others = rest.reduce((sum, { mass_g }) => sum + mass_g, 0);

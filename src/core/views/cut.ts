@@ -60,7 +60,7 @@ export function cutsOf({ repair, marks }: Worked, acts: readonly Act[]): Cut[] {
     const filled = new Map(filledPlaces({ ...damage.context, ...present({ found: repair.found }) }).map((each) => [each.place.id, each]));
     return damage.places.flatMap((place) => {
       const fill = filled.get(place.id);
-      return (fill ? lossCut(damage, fill, log) : jointCut(damage, place, log)) ?? [];
+      return (fill ? lossCut(damage, fill, log) : jointCut(damage, place)) ?? [];
     });
   });
 }
@@ -187,7 +187,7 @@ function filmsOver({ id, links }: WorkedDamage, { operations, marks }: Log): Fil
 }
 
 /** A joint is cut where the height of its section is known. */
-function jointCut(damage: WorkedDamage, place: WorkPlace, log: Log): Cut | undefined {
+function jointCut(damage: WorkedDamage, place: WorkPlace): Cut | undefined {
   const across_mm = acrossOf(damage, place);
   const glue = damage.links.find((link) => link.place === place.id && link.role === "adhesive");
   if ((place.kind !== "faces" && place.kind !== "backing") || across_mm === undefined || !glue) return undefined;
@@ -216,7 +216,7 @@ function jointCut(damage: WorkedDamage, place: WorkPlace, log: Log): Cut | undef
     note: place.kind === "backing" ? "across the line, outer face up" : "along the piece, outer face up",
     scene,
     layers: [],
-    films: filmsOver(damage, log),
+    films: [],
     words: `${parts.join(", ")}.`,
   };
 }

@@ -28,7 +28,8 @@ export function HardenerCurve({ material, resin_g, temp_C }: Props) {
       <p aria-live="polite">
         <span className="big-figure">
           {plain(from, from < 10 ? 1 : 0)} to {plain(to, to < 10 ? 1 : 0)} min
-        </span>{" "}
+        </span>
+        <br />
         workable with <b>{plain(pct, 1)} %</b>: {doseGrams((resin_g * pct) / 100)} of hardener in {doseGrams(resin_g)}
       </p>
       <label className="txt-label">
@@ -58,15 +59,11 @@ export function HardenerCurve({ material, resin_g, temp_C }: Props) {
               dataKey="pct"
               type="number"
               domain={[first, last]}
-              tickCount={7}
+              ticks={[first, ...Array.from({ length: Math.floor(last) }, (_, i) => i + 1)]}
               tickFormatter={(value: number) => plain(value, 1)}
               label={{ value: "hardener, % by mass", position: "insideBottom", offset: -14 }}
             />
-            <YAxis
-              width={46}
-              tickFormatter={(value: number) => plain(value, 0)}
-              label={{ value: "min", position: "insideTopLeft", offset: 4 }}
-            />
+            <YAxis width={62} tickFormatter={(value: number) => `${plain(value, 0)} min`} />
             <Area
               dataKey="minutes"
               type="monotone"

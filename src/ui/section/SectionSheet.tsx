@@ -2,6 +2,7 @@ import Link from "next/link";
 import { PX_PER_MM } from "@/core/units";
 import type { Cut } from "@/core/views/cut";
 import { PrintButton } from "../record/PrintButton";
+import { Hatches } from "../signs/Hatches";
 import { Legend } from "./Legend";
 import { Lens } from "./Lens";
 import { Section } from "./Section";
@@ -23,6 +24,7 @@ const TALLEST = 120 * PX_PER_MM;
 export function SectionSheet({ treatment, title, reference, cut }: Props) {
   return (
     <main className="section-sheet">
+      <Hatches />
       <div className="no-print btn-row mb-4">
         <PrintButton />
         <Link className="btn" href={`/treatments/${treatment}/fill`}>

@@ -7,6 +7,7 @@ import { Legend } from "./Legend";
 import { Lens } from "./Lens";
 import { Section } from "./Section";
 import { SectionFiles } from "./SectionFiles";
+import { useWidth } from "./useWidth";
 
 interface Props {
   readonly treatment: string;
@@ -19,6 +20,7 @@ export function Sections({ treatment, piece, cuts }: Props) {
   const [shown, show] = useState(cuts[0]?.id ?? "");
   const [lit, light] = useState<number>();
   const drawing = useRef<HTMLDivElement>(null);
+  const width = useWidth(drawing);
   const cut = cuts.find(({ id }) => id === shown) ?? cuts[0];
   if (!cut) return null;
   return (
@@ -34,8 +36,8 @@ export function Sections({ treatment, piece, cuts }: Props) {
           }}
         />
       )}
-      <div ref={drawing} className="max-w-[720px] pt-2">
-        <Section cut={cut} width={680} tallest={250} lit={lit} light={light} />
+      <div ref={drawing} className="max-w-[680px] pt-2">
+        <Section cut={cut} width={width} tallest={250} lit={lit} light={light} />
       </div>
       <Legend cut={cut} />
       {cut.layers.length > 0 && <LayerRows layers={cut.layers} lit={lit} light={light} />}
