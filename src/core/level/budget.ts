@@ -1,0 +1,90 @@
+import { film } from "./film";
+import type { Rung } from "./rung";
+
+/** A film that is levelled: how thick it is, and how sure that is, µm. */
+export interface Measured {
+  readonly um: number;
+  readonly sd_um: number;
+  /** Read off a gauge, or taken as typical. */
+  readonly by: "gauge" | "survey" | "typical";
+}
+
+/** One step of the budget: what is left after it at the flat and at the edge, µm, and how likely it is rubbed through there, percent. */
+export interface BudgetStep {
+  readonly name: string;
+  readonly flat_um: number;
+  readonly edge_um: number;
+  readonly flat_pct: number;
+  readonly edge_pct: number;
+  /** It is behind. */
+  readonly done: boolean;
+}
+
+/** At an edge a film has run thin, and a block cuts more: trade practice, as shares of the flat. */
+export const EDGE = { film_factor: 0.7, cut_factor: 1.6 } as const;
+/** What a rung takes varies by so much of it. */
+const CUT_OFF = 0.3;
+/** Above this chance it is not sanded on without tape over the edge, percent. */
+export const STOP_PCT = 5;
+
+/** A rung of the budget: only what it takes off the film around. */
+export interface BudgetRung extends Pick<Rung, "takes_um"> {
+  readonly name: string;
+  readonly done: boolean;
+  /** Read off a gauge after it, µm. */
+  readonly gauge_um?: number;
+}
+
+/**
+ * What is left of a film after each rung, flat and edge. A gauge reading after a rung takes the place of all that was reckoned before it.
+ * Mass balance of the film; variances add (JCGM 100, 5.1.2).
+ */
+export function budgetOf(start: Measured, rungs: readonly BudgetRung[], safe_um: number): BudgetStep[] {
+  let base = { um: start.um, sd_um: start.sd_um };
+  let cuts: Array<{ um: number; sd_um: number }> = [];
+  const steps = [stepOf("Before", base, cuts, safe_um, true)];
+  for (const { name, takes_um, done, gauge_um } of rungs) {
+    cuts = [...cuts, { um: takes_um, sd_um: takes_um * CUT_OFF }];
+    if (gauge_um !== undefined) {
+      base = { um: gauge_um, sd_um: Math.max(GAUGE_UM, gauge_um * GAUGE_OFF) };
+      cuts = [];
+    }
+    steps.push(stepOf(name, base, cuts, safe_um, done));
+  }
+  return steps;
+}
+/** A film gauge on the bench reads to so much, µm and share; typical data sheets of ultrasonic and magnetic gauges. */
+const GAUGE_UM = 2;
+const GAUGE_OFF = 0.03;
+
+function stepOf(
+  name: string,
+  base: { um: number; sd_um: number },
+  cuts: Array<{ um: number; sd_um: number }>,
+  safe_um: number,
+  done: boolean,
+): BudgetStep {
+  const left = film({ existing_um: base.um, existing_sd_um: base.sd_um, coats: [], cuts, edge: EDGE, safe_um });
+  return {
+    name,
+    flat_um: left.left_um,
+    edge_um: left.left_edge_um,
+    flat_pct: left.rub_through_pct,
+    edge_pct: left.rub_through_edge_pct,
+    done,
+  };
+}
+
+/** The first rung at which the edge, or the flat, is more likely rubbed through than may be; undefined where none is. */
+export function stopAt(steps: readonly BudgetStep[]): { readonly at: BudgetStep; readonly where: "edge" | "flat" } | undefined {
+  const at = steps.find(({ flat_pct, edge_pct }) => flat_pct > STOP_PCT || edge_pct > STOP_PCT);
+  return at && { at, where: at.flat_pct > STOP_PCT ? "flat" : "edge" };
+}
+
+/** Films as they are usually found, µm with their spread; typical data sheets and finishing handbooks. */
+export const TYPICAL_FILM_UM: Readonly<Record<string, readonly [um: number, sd: number]>> = {
+  shellac: [40, 12],
+  lacquer: [110, 25],
+  "polyester-film": [300, 60],
+  paint: [90, 30],
+};

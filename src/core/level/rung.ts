@@ -1,0 +1,89 @@
+import type { Range } from "../catalogue";
+import { MAX_STEP_RATIO } from "./gritLadder";
+
+/** The relative bench scale of what is sanded: 1 cuts like wax, 5 like glass. */
+export type Hardness = 1 | 2 | 3 | 4 | 5;
+
+/**
+ * How deep the deepest scratch of a grade goes, as a share of its median grain. A grain ploughs as a cone as deep as the load on it and
+ * the hardness under it allow (Rabinowicz, Friction and Wear of Materials, 2nd ed., ch. 7); sectioned papers leave a fifth to a half of
+ * their grain (Samuels, Metallographic Polishing by Mechanical Methods, 4th ed., ch. 3). A model: good to some 40 %.
+ */
+const SCRATCH_SHARE: Readonly<Record<Hardness, number>> = { 1: 0.5, 2: 0.42, 3: 0.35, 4: 0.28, 5: 0.2 };
+export const SCRATCH_OFF = 0.4;
+/** Wet the swarf is carried off and no grain rolls on it: shallower by a fifth; trade practice. */
+const WET_SHARE = 0.8;
+/** A rung goes a tenth deeper than the scratches that it erases. */
+const OVER = 1.1;
+
+/** What is sanded, and with what. */
+export interface Sanded {
+  readonly hardness: Hardness;
+  readonly wet: boolean;
+}
+
+/** Depth of the deepest scratch that a grain leaves, µm. @example scratchUm(18.3, { hardness: 3, wet: true }) // => 5.124 */
+export const scratchUm = (micron: number, { hardness, wet }: Sanded): number => micron * SCRATCH_SHARE[hardness] * (wet ? WET_SHARE : 1);
+
+/** What a rung takes off in the time that it is usually given: the scratches of the widest step before it, µm. */
+export const usualUm = (micron: number, sanded: Sanded): number => OVER * scratchUm(micron * MAX_STEP_RATIO, sanded);
+
+/** A rung as it works: what it takes off, what it leaves, and how long hands are on it. */
+export interface Rung {
+  readonly micron: number;
+  readonly takes_um: number;
+  readonly leaves_um: number;
+  readonly leaves_range_um: Range;
+  readonly minutes: Range;
+}
+
+/** Stock removed by hand with a fresh sheet, mm³ a minute, at a grain of 100 µm in what is of middle hardness; Archard's law makes it go with the grain's bite and against the hardness. Trade practice, good to a factor of two. */
+const RATE_MM3_MIN = 45;
+const SOFTER: Readonly<Record<Hardness, number>> = { 1: 3, 2: 1.8, 3: 1, 4: 0.55, 5: 0.25 };
+/** Setting up, wiping between, looking: for every rung, min. */
+const ABOUT_MIN = 1.5;
+const RATE_OFF = 2;
+
+/**
+ * The rungs of a ladder, coarse to fine, on so much area: the first takes what stands proud (or, level already, its usual bite), each later
+ * one the scratches of the one before and a tenth more. µm, mm².
+ */
+export function rungsOf(microns: readonly number[], sanded: Sanded, area_mm2: number, proud_um: number): Rung[] {
+  return microns.map((micron, i) => {
+    const before = microns[i - 1];
+    const takes_um = before === undefined ? Math.max(proud_um, usualUm(micron, sanded)) : OVER * scratchUm(before, sanded);
+    const leaves_um = scratchUm(micron, sanded);
+    return {
+      micron,
+      takes_um,
+      leaves_um,
+      leaves_range_um: [leaves_um * (1 - SCRATCH_OFF), leaves_um * (1 + SCRATCH_OFF)],
+      minutes: minutesFor((takes_um * area_mm2) / 1000, micron, sanded.hardness),
+    };
+  });
+}
+
+/** Minutes of hands for so many mm³ with a grain. */
+function minutesFor(mm3: number, micron: number, hardness: Hardness): Range {
+  const minutes = mm3 / (RATE_MM3_MIN * (micron / 100) * SOFTER[hardness]);
+  return [ABOUT_MIN + minutes / RATE_OFF, ABOUT_MIN + minutes * RATE_OFF];
+}
+
+/** A quarter of a sheet of 230 × 280 mm wrapped on a block cuts well so long, min; typical of silicon carbide paper by hand. */
+const QUARTER_MIN = 8;
+const QUARTERS_A_SHEET = 4;
+/** A sheet, €; typical of trade prices. */
+const SHEET_EUR: Range = [0.5, 1.2];
+
+/** Sheets that a rung uses up, and what they cost. */
+export function sheetsFor({ minutes }: Pick<Rung, "minutes">): { readonly quarters: number; readonly eur: Range } {
+  const quarters = Math.max(1, Math.ceil((minutes[0] + minutes[1]) / 2 / QUARTER_MIN));
+  return { quarters, eur: [(quarters / QUARTERS_A_SHEET) * SHEET_EUR[0], (quarters / QUARTERS_A_SHEET) * SHEET_EUR[1]] };
+}
+
+/** What stands proud after a rung decides: above so many bites of the next one, a coarser grade is the shorter way. */
+const BITES = 6;
+
+/** Whether so much proud is too much for the next grade, µm. */
+export const wantsCoarser = (proud_um: number, nextMicron: number, sanded: Sanded): boolean =>
+  proud_um > BITES * usualUm(nextMicron, sanded);
