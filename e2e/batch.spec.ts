@@ -13,6 +13,9 @@ async function readyToMix(page: Page, title: string, damages = 1): Promise<strin
   return treatment;
 }
 
+/** A day soon: what goes off first is taken first. */
+const inDays = (days: number) => new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+
 const jar = async (page: Page, label: string) => {
   const id = crypto.randomUUID();
   const answer = await page.request.post("/api/cabinet/products", {
@@ -21,7 +24,7 @@ const jar = async (page: Page, label: string) => {
       name: `Putty ${id.slice(0, 6)}`,
       class: "epoxy-putty",
       figures: {},
-      lot: { id: crypto.randomUUID(), label, size_g: 200, left_g: 150, expires: "2036-12-01" },
+      lot: { id: crypto.randomUUID(), label, size_g: 200, left_g: 150, expires: inDays(3) },
     },
   });
   expect(answer.status()).toBe(201);

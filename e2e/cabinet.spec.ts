@@ -32,7 +32,7 @@ test("a jar is put in, stands in the list, and Match takes it with its own figur
   await press(page, "Plan this repair");
   await expect(page).toHaveURL(new RegExp(`/treatments/${treatment}/ready`));
   await page.goto(`/treatments/${treatment}/fill`);
-  await expect(page.getByText("2 layers").first()).toBeVisible();
+  await expect(page.getByRole("row").filter({ hasText: /^Layer 2/ })).toBeVisible();
   await page.goto(`/treatments/${treatment}/record`);
   await expect(page.getByText(new RegExp(`Chose ${name.toLowerCase()}`))).toBeVisible();
 });

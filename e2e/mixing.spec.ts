@@ -126,7 +126,7 @@ test("the last minute of a mix lies over every page with its seconds", async ({ 
   await expect(page.getByRole("button", { name: /^Mixed now: Mix/ })).toHaveCount(0);
   await page.clock.install();
   await page.goto("/cabinet");
-  const told = page.getByRole("alert").filter({ hasText: "Ring-toss bottle" });
+  const told = page.getByRole("alert").getByRole("paragraph").filter({ hasText: "Ring-toss bottle" });
   await expect(told).toHaveCount(0);
   // the page goes on reckoning by itself: its clock is turned on until the pot life runs out
   for (let steps = 0; steps < 400 && (await told.count()) === 0; steps++) await page.clock.runFor(20_000);

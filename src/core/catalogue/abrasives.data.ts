@@ -66,6 +66,15 @@ export function gradeLabel({ system, grade }: Grade): string {
   return system === "micron" ? `${grade} µm` : `${ABRASIVE_SYSTEMS[system].prefix}${grade}`;
 }
 
+/** A grade from its label; undefined where no system has it. @example gradeNamed("P240") // => { system: "P", grade: 240 } */
+export function gradeNamed(label: string): Grade | undefined {
+  const micron = /^(\d+(?:\.\d+)?) µm$/.exec(label)?.[1];
+  if (micron) return { system: "micron", grade: Number(micron) };
+  return (Object.keys(ABRASIVE_SYSTEMS) as AbrasiveSystem[])
+    .flatMap((system) => ABRASIVE_SYSTEMS[system].grades.map(([grade]): Grade => ({ system, grade })))
+    .find((grade) => gradeLabel(grade) === label);
+}
+
 export function sameGrade(a: Grade, b: Grade): boolean {
   return a.system === b.system && a.grade === b.grade;
 }

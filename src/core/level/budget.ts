@@ -75,11 +75,16 @@ function stepOf(
   };
 }
 
-/** The first rung at which the edge, or the flat, is more likely rubbed through than may be; undefined where none is. */
-export function stopAt(steps: readonly BudgetStep[]): { readonly at: BudgetStep; readonly where: "edge" | "flat" } | undefined {
-  const at = steps.find(({ flat_pct, edge_pct }) => flat_pct > STOP_PCT || edge_pct > STOP_PCT);
-  return at && { at, where: at.flat_pct > STOP_PCT ? "flat" : "edge" };
+/** The first step after which a place is more likely rubbed through than may be; undefined where none is. 0 = before anything is taken off. */
+export function stopAt(steps: readonly BudgetStep[], where: "edge" | "flat"): number | undefined {
+  const at = steps.findIndex((step) => (where === "edge" ? step.edge_pct : step.flat_pct) > STOP_PCT);
+  return at < 0 ? undefined : at;
 }
+
+/** A film is never left thinner than this, µm: over wood lacquers want 60; polish is built thin, paint covers with less. Trade practice, typical data sheets. */
+const SAFE_UM: Readonly<Record<string, number>> = { shellac: 15, paint: 30 };
+const SAFE_FILM_UM = 60;
+export const safeFilmUm = (finish: string): number => SAFE_UM[finish] ?? SAFE_FILM_UM;
 
 /** Films as they are usually found, µm with their spread; typical data sheets and finishing handbooks. */
 export const TYPICAL_FILM_UM: Readonly<Record<string, readonly [um: number, sd: number]>> = {

@@ -59,6 +59,24 @@ export function surface({ microns, sanded, length_mm, points, seed }: SurfaceInp
   );
 }
 
+/** Rows of a picture of that surface, along the strokes: grooves begin and end, so each row drifts from the last. Tells how far it is, 0 to 1. */
+export function surfaceRows(input: SurfaceInput, rows: number, told: (share: number) => void = () => undefined): number[][] {
+  const strips = Math.max(1, Math.round(rows / ROWS_A_STRIP));
+  const profiles = Array.from({ length: strips + 1 }, (_, i) => {
+    told(i / (strips + 1));
+    return surface({ ...input, seed: input.seed + i * 7919 }).heights_um;
+  });
+  told(1);
+  return Array.from({ length: rows }, (_, row) => {
+    const at = (row / rows) * strips;
+    const [upper, lower] = [profiles[Math.floor(at)] ?? [], profiles[Math.floor(at) + 1] ?? []];
+    // a groove runs out where the next begins: the lower of both, faded
+    const share = at - Math.floor(at);
+    return upper.map((height, x) => Math.min(height * (1 - share), (lower[x] ?? 0) * share));
+  });
+}
+const ROWS_A_STRIP = 24;
+
 /** Depth of the grooves of one grade at each point, µm, all at or below 0. */
 function groovesOf(micron: number, sanded: Sanded, length_mm: number, points: number, seed: number): Float64Array {
   const random = uniforms(seed ^ Math.round(micron * 1009));

@@ -44,6 +44,9 @@ export interface Context {
   /** What was measured and mixed of its layers. */
   readonly found?: FoundLayers;
   readonly fill?: FillPlan;
+  /** Grades that were gone back to, in their order, and which rungs were walked before: what is not, is not walked twice. */
+  readonly back?: readonly Grade[];
+  readonly walked?: ReadonlySet<string>;
   /** The brace that is let in, sized. */
   readonly brace?: SizedBrace;
   /** Safety reached and asked, where the joint is reckoned as a beam. */

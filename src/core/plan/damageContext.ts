@@ -2,6 +2,7 @@ import {
   earlierGlueRow,
   type Finish,
   finishRow,
+  type Grade,
   type MaterialClass,
   type OpFacts,
   type PieceKind,
@@ -43,6 +44,8 @@ export interface DamageInput {
   readonly brace?: { readonly kind: BraceKind; readonly size?: Readonly<Record<string, number>> };
   readonly form?: string;
   readonly fill?: FillPlan;
+  /** Grades that were gone back to at Level, in their order. */
+  readonly back?: readonly Grade[];
 }
 
 /** A damage worked out: its way, places, links and what its operations follow from. */
@@ -130,6 +133,7 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
     tools,
     ...(sized ? { brace: sized } : {}),
     ...(input.fill ? { fill: input.fill } : {}),
+    ...(input.back ? { back: input.back } : {}),
     ...(reached !== undefined ? { safety: { reached, asked: STRENGTHS[substrate].asks } } : {}),
   };
   const because = input.way === undefined ? whyNotOthers(survey.damage, facts, taken.way) : undefined;

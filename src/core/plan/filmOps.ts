@@ -1,11 +1,10 @@
 import { type MaterialClass, middle } from "../catalogue";
+import { safeFilmUm } from "../level/budget";
 import { film as filmBudget } from "../level/film";
 import { inSentence } from "../units";
 import { after, type Context, first, linkAt, type WorkPlace, wait, weigh } from "./context";
 import type { Drafts, Need } from "./draft";
 
-/** A film is never left thinner than this over wood, µm; trade practice, typical data sheets of lacquers. */
-export const SAFE_FILM_UM = 60;
 /** What a cut takes off the surroundings, µm; trade practice. */
 export const CUT_UM = 6;
 /** A spray coat is carried over a whole small face, mm². */
@@ -26,7 +25,7 @@ export function filmCoats(c: Context, out: Drafts): void {
     existing_um: c.damage.film_um,
     coats: [],
     cuts: [],
-    safe_um: SAFE_FILM_UM,
+    safe_um: safeFilmUm(c.f.finish.finish),
     scratch: { depth_um: c.damage.depth_mm * 1000, mode: "spray", coat_um, cut_um: CUT_UM },
   });
   const cycles = budget.cycles ?? 1;

@@ -108,16 +108,16 @@ function rungs(
 ): Need[] {
   const stock = c.tools.grits;
   const ends = stock ? ([stocked(from, stock), stocked(to, stock, true)] as const) : ([from, to] as const);
-  const { steps } = walk(...ends, [], stock);
-  return steps.reduce((needs, { grade }, i) => {
+  const steps = walkedAgain(c, walk(...ends, [], stock).steps, ends[1]);
+  return steps.reduce((needs, { grade, name, again }, i) => {
     const before = offGlaze(c, places, grade, steps[i - 1]?.grade, needs, out);
     const label = gradeLabel(grade);
     const top = `${fill.charAt(0).toUpperCase()}${fill.slice(1)} stands proud; to ${gradeLabel(ends[1])}: ${because}.`;
     out.add({
       ...base(c, places),
-      name: `grit-${label}`,
+      name,
       kind: "grit",
-      text: `Sand with ${label}${isStocked(grade, stock) ? "" : " (none in the drawer: get a sheet)"}${how(c, film)}${where(c, grade)}`,
+      text: `Sand with ${label}${again ? " again" : ""}${isStocked(grade, stock) ? "" : " (none in the drawer: get a sheet)"}${how(c, film)}${where(c, grade)}`,
       why: i === 0 ? top : `Until the scratches of ${gradeLabel(steps[i - 1]?.grade ?? grade)} are gone.`,
       done_when: i === 0 ? "it is level by straight edge and fingertip" : "no scratch of the grade before is left in raking light",
       hands_min: sheet || film ? [4, 10] : [3, 9],
@@ -125,8 +125,26 @@ function rungs(
       needs: before,
       meets: ["level-hump", "level-even", "level-gum", "level-scratches-metal"],
     });
-    return [first(`grit-${label}`, "each grit only erases the one before")];
+    return [first(name, "each grit only erases the one before")];
   }, start);
+}
+
+/** A rung by the name of its operation. */
+interface NamedRung {
+  readonly grade: Grade;
+  readonly name: string;
+  readonly again: boolean;
+}
+
+/** The rungs with those that come again: after a step back what was not walked before is walked in its turn, once. */
+function walkedAgain({ back = [], walked, tools }: Context, steps: ReadonlyArray<{ readonly grade: Grade }>, to: Grade): NamedRung[] {
+  const first = steps.map(({ grade }): NamedRung => ({ grade, name: `grit-${gradeLabel(grade)}`, again: false }));
+  return back.reduce((all, grade, i) => {
+    const again = walk(grade, to, [], tools.grits).steps.map(
+      (step): NamedRung => ({ grade: step.grade, name: `grit-${gradeLabel(step.grade)}-${i + 2}`, again: true }),
+    );
+    return [...all.filter(({ name }) => walked?.has(name)), ...again];
+  }, first);
 }
 
 const marksGlaze = (grade: Grade): boolean => (grainOf(grade) ?? 0) > (grainOf(GLAZE_FROM) ?? 0);

@@ -64,7 +64,7 @@ export function repairOf(input: RepairInput): Repair {
   const contexts = new Map(damages.map(({ id, context }) => [id, context]));
   const parts = new Map(damages.map(({ id, part }) => [id, part]));
   const found = foundIn(1, input.marks);
-  const drafts = new Map(damages.map(({ id, context, part }) => [id, draftsOf(found ? { ...context, found } : context, part)]));
+  const drafts = new Map(damages.map(({ id, context, part }) => [id, draftsOf(asDone(id, context, found, input.marks), part)]));
   const met = new Map([...drafts].map(([id, each]) => [id, new Set(each.flatMap(({ meets = [] }) => meets))]));
   const first = merged([...drafts.values()].flat(), 1, parts, input.marks);
   const placed = rounds.reduce((all, round) => withRound(all, round, damages, parts, input.marks), first);
@@ -104,6 +104,22 @@ function workOutOnce(damage: DamageInput, { stance, air, tools, shelf }: RepairI
   const [oldest] = known.keys();
   if (known.size > MOST_KNOWN && oldest !== undefined) known.delete(oldest);
   return found;
+}
+
+/** A context with what its log tells of layers and rungs; the same one where it tells nothing. */
+function asDone(damage: string, context: Context, found: FoundLayers | undefined, marks: ReadonlyMap<string, OpMark>): Context {
+  if (!found && !context.back) return context;
+  return { ...context, ...(found ? { found } : {}), ...(context.back ? { walked: walkedOf(damage, marks) } : {}) };
+}
+
+/** The rungs that were walked of a damage, by the names of their operations. */
+function walkedOf(damage: string, marks: ReadonlyMap<string, OpMark>): Set<string> {
+  const names = [...marks].flatMap(([id, { status, places }]) => {
+    const [, name = "", of] = /^r1\/level\/(grit-[^/]+)\/([^/]+)$/.exec(id) ?? [];
+    const covers = of === damage || places?.some((place) => place.startsWith(`${damage}/`));
+    return name !== "" && status === "done" && covers ? [name] : [];
+  });
+  return new Set(names);
 }
 
 const drafted = new WeakMap<Context, Draft[]>();

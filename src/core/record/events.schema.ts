@@ -2,6 +2,7 @@ import { type Static, type TProperties, Type } from "@sinclair/typebox";
 import { CLASS_ROWS, type ClassName, STATIONS } from "../catalogue";
 import { SCHOOL_NAMES, TEXTURE_NAMES } from "../fill/schools.data";
 import { BRACE_JOINTS, BRACE_KINDS } from "../join/brace.schema";
+import { GradeInput } from "../level/ladder.schema";
 import { ChainLink, OwnProductSchema } from "../match/match.schema";
 import { CLAMP_KINDS, MOST_CLAMPS } from "../ready/clamps.data";
 import { FORM_NAMES } from "../ready/forms.data";
@@ -110,6 +111,8 @@ export const EventBody = tagged("kind", [
     extra_pct: Type.Optional(Type.Number({ minimum: 0, maximum: 200 })),
     volumes: Type.Optional(Type.Array(strict({ place: ref(), cm3: above0(1e6), by: text(200) }), { maxItems: 60 })),
   }),
+  /** A coarser grade was needed again: that one and every finer one come once more. */
+  event("stepped-back", { damage: damage(), to: GradeInput, because: text(2000) }),
   /** The brace that is let in, or `none`; `reason` where it is not what was worked out. */
   event("braced", {
     damage: damage(),
@@ -137,6 +140,8 @@ export const EventBody = tagged("kind", [
     /** Height against the original surface when it was measured, mm; thickness as it was laid. */
     surface_mm: Type.Optional(Type.Number({ minimum: -1000, maximum: 1000 })),
     applied_mm: Type.Optional(mm()),
+    /** Film read off a gauge beside what was sanded, µm. */
+    film_um: Type.Optional(Type.Number({ minimum: 0, maximum: 10_000 })),
     found: Type.Optional(Type.Record(Type.String({ maxLength: 200 }), Type.String({ maxLength: 500 }))),
     against: Type.Optional(Against),
   }),

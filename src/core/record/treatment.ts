@@ -23,6 +23,8 @@ export interface DamageRecord {
   readonly brace?: Entry<"braced">;
   readonly form?: Entry<"form-chosen">;
   readonly fill?: Entry<"fill-set">;
+  /** Grades that were gone back to at Level, in their order. */
+  readonly back: readonly Entry<"stepped-back">[];
   readonly dry_run?: Entry<"dry-run">;
   readonly shards?: Entry<"shards-mapped">;
   /** Where it is on the condition map, each 0 to 1. */
@@ -102,6 +104,7 @@ function damageRecord(id: string, entries: readonly Entry[]): DamageRecord | und
     ...opt("brace", last("braced")),
     ...opt("form", last("form-chosen")),
     ...opt("fill", last("fill-set")),
+    back: all(entries, "stepped-back").filter((entry) => damageOf(entry) === id),
     ...opt("dry_run", last("dry-run")),
     ...opt("shards", last("shards-mapped")),
     ...(mark ? { mark: { x: mark.body.x, y: mark.body.y } } : {}),
@@ -164,6 +167,7 @@ const STATION_OF: Readonly<
   "shards-mapped": "ready",
   "form-chosen": "ready",
   "fill-set": "fill",
+  "stepped-back": "level",
   braced: "join",
   closed: "close",
   reopened: "close",

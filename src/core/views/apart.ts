@@ -37,7 +37,17 @@ export function partedLog(
 type DoneOrSkipped = Entry<"done"> | Entry<"skipped">;
 const isDone = (entry: Entry): entry is DoneOrSkipped => is(entry, "done") || is(entry, "skipped");
 
-const KINDS: readonly string[] = ["surveyed", "matched", "dry-run", "shards-mapped", "form-chosen", "fill-set", "braced", "marked"];
+const KINDS: readonly string[] = [
+  "surveyed",
+  "matched",
+  "dry-run",
+  "shards-mapped",
+  "form-chosen",
+  "fill-set",
+  "stepped-back",
+  "braced",
+  "marked",
+];
 
 function concerns(entry: Entry, damage: string): boolean {
   if (is(entry, "round-opened")) return entry.body.places.some((place) => place.startsWith(`${damage}/`) || place === damage);

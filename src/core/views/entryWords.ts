@@ -1,5 +1,6 @@
-import { STANCE_LABELS, stationLabel } from "../catalogue";
+import { gradeLabel, STANCE_LABELS, stationLabel } from "../catalogue";
 import { SCHOOLS, textureRow } from "../fill/schools.data";
+import { gradeOf } from "../level/ladder";
 import type { BodyOf, EventBody, EventKind } from "../record/events.schema";
 import { materialTaken, stationOfOp } from "../record/treatment";
 import { lossOf } from "../survey/loss";
@@ -45,15 +46,17 @@ const SAY: Sayings = {
     ]
       .filter((part) => part !== undefined)
       .join(", ")}`,
+  "stepped-back": ({ to, because }) => `Back to ${gradeLabel(gradeOf(to))}: ${because}`,
   braced: ({ brace, size, judged_by, reason }) =>
     `Brace: ${brace}${size.diameter_mm ? ` Ø ${plain(size.diameter_mm)} mm` : ""}${judged_by?.load_N ? `, judged by ${plain(judged_by.load_N)} N` : ""}${reason ? `. ${reason}` : ""}`,
   marked: () => "Moved the mark on the condition map",
   matched: ({ stance, chain }) =>
     `Chose ${chain.map((link) => `${inSentence(materialTaken(link).name)}${link.because ? ` (against the rules: ${link.because})` : ""}`).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,
-  done: ({ op, words, start, portion_g, note, surface_mm, found, against }, names) =>
+  done: ({ op, words, start, portion_g, note, surface_mm, film_um, found, against }, names) =>
     [
       `${words ? brief(words) : opName(op, names)}${started(start)}`,
       portion_g === undefined ? "" : `${doseGrams(portion_g)} of a batch that was mixed for several`,
+      film_um === undefined ? "" : `film ${plain(film_um, 0)} µm by the gauge`,
       surface_mm === undefined ? "" : `measured ${plain(Math.abs(surface_mm), 2)} mm ${surface_mm < 0 ? "low" : "proud"}`,
       Object.entries(found ?? {})
         .map(([place, what]) => `${place}: ${what}`)

@@ -1,6 +1,7 @@
 import type { Finish, PieceKind, Substrate } from "../catalogue";
 import type { CureInput } from "../cure/cure.schema";
 import { type StageTime, stageTimes } from "../cure/running";
+import { gradeOf } from "../level/ladder";
 import type { Shelf } from "../match/case";
 import type { FillPlan, Tools } from "../plan/context";
 import type { DamageInput } from "../plan/damageContext";
@@ -39,7 +40,7 @@ export interface Worked {
 
 /** A damage as the plan takes it, from the log. */
 export function damageInput(piece: PieceFacts, damage: DamageRecord): DamageInput {
-  const { id, survey, choice, brace, form, fill } = damage;
+  const { id, survey, choice, brace, form, fill, back } = damage;
   const part = piece.parts.find((each) => each.id === (survey.body.part ?? piece.part)) ?? piece.parts[0];
   if (!part) throw new RangeError("the piece has no part");
   const way = survey.body.way?.way;
@@ -55,6 +56,7 @@ export function damageInput(piece: PieceFacts, damage: DamageRecord): DamageInpu
     ...(brace && brace.body.brace !== "none" ? { brace: { kind: brace.body.brace, size: brace.body.size } } : {}),
     ...(form ? { form: form.body.form } : {}),
     ...(fill ? { fill: fillPlan(fill.body) } : {}),
+    ...(back.length > 0 ? { back: back.map(({ body }) => gradeOf(body.to)) } : {}),
   };
 }
 

@@ -13,6 +13,9 @@ const TONE = [
   [988, 0.4],
 ] as const;
 
+/** More than these at once hide the page. */
+const MOST = 4;
+
 interface Props {
   readonly items: readonly ShelfItem[];
   readonly sounds: boolean;
@@ -31,18 +34,20 @@ export function LastMinute({ items, sounds, flash }: Props) {
     told.current = new Set(closing.map(({ key }) => key));
     if (fresh && sounds) sound(TONE);
   });
-  const [first] = closing;
-  if (!flash || !first) return null;
-  const seconds = Math.max(0, Math.ceil(((first.act.until ?? now) - now) / 1000));
+  if (!flash || closing.length === 0) return null;
   return (
     <div className="last-minute no-print" role="alert">
-      <Link href={`/treatments/${first.id}/${first.act.station}#${first.act.op}`}>
-        <b>Last minute:</b> {first.act.title}, {first.piece}
-        {closing.length > 1 ? `, and ${closing.length - 1} more` : ""}
-      </Link>
-      <span aria-hidden="true" className="last-minute-left">
-        {seconds} s
-      </span>
+      {closing.slice(0, MOST).map(({ key, id, piece, act }) => (
+        <p key={key}>
+          <Link href={`/treatments/${id}/${act.station}#${act.op}`}>
+            <b>Last minute:</b> {act.title}, {piece}
+          </Link>
+          <span aria-hidden="true" className="last-minute-left">
+            {Math.max(0, Math.ceil(((act.until ?? now) - now) / 1000))} s
+          </span>
+        </p>
+      ))}
+      {closing.length > MOST && <p>and {closing.length - MOST} more on the Shelf</p>}
     </div>
   );
 }

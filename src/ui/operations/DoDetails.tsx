@@ -74,13 +74,23 @@ export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh, byH
           </select>
         </label>
       )}
-      {(kind === "check" || kind === "place" || kind === "pour") && (
+      {MEASURED.includes(kind) && (
         <Line
           label="Height against the old surface, mm (minus: low)"
           id={`${id}-measured`}
           wrong={wrong.measured}
           value={draft.measured}
           set={(measured) => change({ measured })}
+          number
+        />
+      )}
+      {kind === "grit" && (
+        <Line
+          label="Film by the gauge, if measured, µm"
+          id={`${id}-gauge`}
+          wrong={wrong.gauge}
+          value={draft.gauge}
+          set={(gauge) => change({ gauge })}
           number
         />
       )}
@@ -104,6 +114,9 @@ export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh, byH
     </div>
   );
 }
+
+/** What is done to a height can be measured after it. */
+const MEASURED: readonly OperationView["kind"][] = ["check", "place", "pour", "grit", "file"];
 
 interface LineProps {
   readonly label: string;

@@ -24,6 +24,8 @@ export interface DoDraft {
   readonly measured: string;
   /** Wet film of a coat, µm. */
   readonly wet: string;
+  /** Dry film read off a gauge beside what was sanded, µm. */
+  readonly gauge: string;
   /** A jar by its id, `none`, or empty for the likeliest. */
   readonly jar: string;
   /** The record asked why: the time that was typed does not fit what came before. */
@@ -40,20 +42,22 @@ export const startDraft = ({ hands_min, parts }: OperationView): DoDraft => ({
   grams: (parts ?? []).map(() => ""),
   measured: "",
   wet: "",
+  gauge: "",
   jar: "",
   asks: false,
 });
 
-export type DoErrors = Partial<Record<"minutes" | "reason" | "grams" | "measured" | "wet" | "at", string>>;
+export type DoErrors = Partial<Record<"minutes" | "reason" | "grams" | "measured" | "wet" | "gauge" | "at", string>>;
 
 /** Thickest film that is laid wet, µm. */
 const THICKEST_UM = 5000;
 
 /** What is wrong with what was typed, by field. */
-export function doErrors({ minutes, reason, grams, measured, wet, at }: DoDraft, asksWhy: boolean, now: number): DoErrors {
+export function doErrors({ minutes, reason, grams, measured, wet, gauge, at }: DoDraft, asksWhy: boolean, now: number): DoErrors {
   const took = parseNumber(minutes);
   const typed = grams.filter((text) => text.trim() !== "").map(parseNumber);
   const film = parseNumber(wet);
+  const dry = parseNumber(gauge);
   return {
     ...(took.ok && took.value >= 0 && took.value <= 10_000 ? {} : { minutes: "Enter minutes, 0 to 10 000." }),
     ...(asksWhy && reason.trim() === "" ? { reason: "Say why, in a few words: the record keeps it." } : {}),
@@ -62,6 +66,9 @@ export function doErrors({ minutes, reason, grams, measured, wet, at }: DoDraft,
     ...(wet.trim() === "" || (film.ok && film.value > 0 && film.value <= THICKEST_UM)
       ? {}
       : { wet: `Enter micrometres, above 0 to ${THICKEST_UM}.` }),
+    ...(gauge.trim() === "" || (dry.ok && dry.value >= 0 && dry.value <= THICKEST_UM)
+      ? {}
+      : { gauge: `Enter micrometres, 0 to ${THICKEST_UM}.` }),
     ...(at !== "" && new Date(at).getTime() > now + 60_000 ? { at: "That lies in the future: enter what is done." } : {}),
   };
 }
@@ -94,9 +101,10 @@ function startOf({ start, parts, jars }: OperationView, draft: DoDraft, air: Air
 
 /** The entry that records it. */
 export function doBody(operation: OperationView, draft: DoDraft, air: Air, against: AgainstPlan | undefined): BodyOf<"done"> {
-  const { minutes, note, reason, measured, wet, asks } = draft;
+  const { minutes, note, reason, measured, wet, gauge, asks } = draft;
   const surface = optional(measured);
   const film = optional(wet);
+  const dry = optional(gauge);
   const start = startOf(operation, draft, air);
   const why = against ?? (asks ? ({ state: "blocked" } as const) : undefined);
   return {
@@ -107,6 +115,7 @@ export function doBody(operation: OperationView, draft: DoDraft, air: Air, again
     ...(start ? { start } : {}),
     ...(film === undefined ? {} : { applied_mm: film / 1000 }),
     ...(surface === undefined ? {} : { surface_mm: surface }),
+    ...(dry === undefined ? {} : { film_um: dry }),
     ...(why ? { against: { ...why, because: reason.trim() } } : {}),
   };
 }

@@ -1,0 +1,227 @@
+import { type Grade, gradeLabel, gradeNamed, grainOf, grainRange, type Range } from "../catalogue";
+import { type BudgetStep, budgetOf, type Measured, safeFilmUm, stopAt, TYPICAL_FILM_UM } from "../level/budget";
+import { OTHER_ABRASIVES } from "../level/others.data";
+import { type Hardness, type Rung, rungsOf, type Sanded, sheetsFor, wantsCoarser } from "../level/rung";
+import { type Sheen, type ShrinkWait, shrinkWait } from "../level/shrinkWait";
+import type { WorkedDamage } from "../plan/damageContext";
+import { filledPlaces } from "../plan/fillOps";
+import type { Air } from "../plan/lag";
+import type { Operation } from "../plan/plan.schema";
+import type { Mark } from "../record/treatment";
+import { present } from "../units";
+import type { Act } from "./acts";
+import type { Worked } from "./worked";
+
+/** A rung of the ladder as it is planned and as far as it is walked. */
+export interface LevelRung extends Rung {
+  readonly op: string;
+  readonly label: string;
+  readonly grade?: Grade;
+  readonly micron_range?: Range;
+  readonly state: "done" | "now" | "to-come";
+  readonly quarters: number;
+  readonly eur: Range;
+  /** Measured after it: what still stood proud, mm, and the film beside it, µm. */
+  readonly proud_mm?: number;
+  readonly film_um?: number;
+}
+
+/** What is levelled of one damage, reckoned. */
+export interface Levelling {
+  readonly damage: string;
+  readonly label: string;
+  readonly area_mm2: number;
+  readonly sanded: Sanded;
+  readonly rungs: readonly LevelRung[];
+  /** What stood proud when the ladder was set up, µm; and whether it was measured. */
+  readonly proud_um: number;
+  readonly measured: boolean;
+  /** So much still stands proud that a coarser grade is the shorter way. */
+  readonly coarser?: { readonly proud_mm: number; readonly next: string };
+  readonly film?: { readonly start: Measured; readonly safe_um: number; readonly steps: readonly BudgetStep[]; readonly stop?: string };
+  readonly wait?: ShrinkWait & { readonly material: string; readonly laid: boolean; readonly sheen: Sheen };
+  /** What lies over it at the end decides which scratch is seen. */
+  readonly under: "gloss" | "satin" | "primer";
+}
+
+/** Every damage with a ladder, reckoned from what was planned, done and measured. */
+export function levellingsOf({ repair, marks }: Worked, acts: readonly Act[], air: Air, now: number): Levelling[] {
+  const state = new Map(acts.map(({ op, state: each }) => [op.id, each]));
+  return repair.damages.flatMap((damage): Levelling[] => {
+    const ops = repair.operations.filter((op) => isRung(op) && op.places.some((place) => place.startsWith(`${damage.id}/`)));
+    if (ops.length === 0) return [];
+    const filled = filledPlaces({ ...damage.context, ...present({ found: repair.found }) });
+    const sanded = sandedOf(damage, ops);
+    const area_mm2 = Math.max(MIN_AREA_MM2, filled.reduce((sum, { place }) => sum + (place.opening_mm2 ?? 0), 0) * AROUND);
+    const proud = proudOf(damage, filled, marks, repair.operations);
+    const rungs = withMarks(ops, sanded, area_mm2, proud.um, marks, state);
+    return [
+      {
+        damage: damage.id,
+        label: filled[0]?.place.label ?? "What was filled",
+        area_mm2,
+        sanded,
+        rungs,
+        proud_um: proud.um,
+        measured: proud.measured,
+        under: underOf(damage),
+        ...present({
+          coarser: coarserOf(rungs, sanded),
+          film: filmOf(damage, rungs),
+          wait: waitOf(damage, filled, marks, repair.operations, air, now),
+        }),
+      },
+    ];
+  });
+}
+
+/** A block covers at least this, mm²; and what is sanded runs out over half as much again. */
+const MIN_AREA_MM2 = 100;
+const AROUND = 1.5;
+
+const isRung = ({ station, id, round }: Operation): boolean =>
+  station === "level" && round === 1 && /\/(grit-[^/]+|compound-[^/]+)\//.test(id);
+
+/** What is sanded is as hard as the fill; wet where the plan says so. */
+function sandedOf({ context }: WorkedDamage, ops: readonly Operation[]): Sanded {
+  const hardness = (context.f.chain.filler?.hardness ?? context.f.on.hardness) as Hardness;
+  return { hardness, wet: ops.some(({ text }) => /\bwet\b/i.test(text)) };
+}
+
+const nameOf = ({ id }: Operation): string => /\/(?:grit|compound)-(.+)\/[^/]+$/.exec(id)?.[1] ?? "";
+
+/** Grain of a rung: of its grade, or of its compound. */
+function grainOfRung(op: Operation): { readonly grade?: Grade; readonly micron: number; readonly label: string } {
+  const name = nameOf(op);
+  const grade = gradeNamed(name) ?? gradeNamed(name.replace(/-\d+$/, ""));
+  if (grade) return { grade, micron: grainOf(grade) ?? 1, label: gradeLabel(grade) };
+  const row = OTHER_ABRASIVES.find(({ id }) => id === `compound-${name}`);
+  return { micron: row ? Math.sqrt(row.micron[0] * row.micron[1]) : 1, label: row?.label ?? name };
+}
+
+function withMarks(
+  ops: readonly Operation[],
+  sanded: Sanded,
+  area_mm2: number,
+  proud_um: number,
+  marks: Worked["marks"],
+  states: ReadonlyMap<string, Act["state"]>,
+): LevelRung[] {
+  const grains = ops.map(grainOfRung);
+  const figures = rungsOf(
+    grains.map(({ micron }) => micron),
+    sanded,
+    area_mm2,
+    proud_um,
+  );
+  const open = ops.findIndex(({ id }) => !marks.has(id));
+  return figures.map((rung, i): LevelRung => {
+    const op = ops[i] as Operation;
+    const mark = marks.get(op.id);
+    const { grade, label } = grains[i] as ReturnType<typeof grainOfRung>;
+    const body = mark?.body.kind === "done" ? mark.body : undefined;
+    return {
+      ...rung,
+      op: op.id,
+      label,
+      state: mark ? "done" : i === open && states.get(op.id) === "now" ? "now" : "to-come",
+      ...sheetsFor(rung),
+      ...present({ grade, micron_range: grade && grainRange(grade), proud_mm: body?.surface_mm, film_um: body?.film_um }),
+    };
+  });
+}
+
+/** What stands proud: measured at the last look, else as it is planned to be laid, less the blade. */
+function proudOf(
+  { id }: WorkedDamage,
+  filled: ReturnType<typeof filledPlaces>,
+  marks: Worked["marks"],
+  operations: readonly Operation[],
+): { readonly um: number; readonly measured: boolean } {
+  const looks = operations.filter(
+    ({ kind, station, places }) => kind === "check" && station === "fill" && places.some((place) => place.startsWith(`${id}/`)),
+  );
+  const found = looks.flatMap(({ id: op }) => heightIn(marks.get(op))).at(-1);
+  if (found !== undefined) return { um: Math.max(0, found * 1000), measured: true };
+  const planned = Math.max(0, ...filled.map(({ proud_mm }) => proud_mm));
+  const trimmed = operations.some(({ id: op, places }) => op.includes("/fill/blade") && places.some((place) => place.startsWith(`${id}/`)));
+  return { um: Math.min(planned, trimmed ? HAIR_MM : planned) * 1000, measured: false };
+}
+/** A blade leaves a hair. */
+const HAIR_MM = 0.15;
+
+const heightIn = (mark: Mark | undefined): number[] =>
+  mark?.body.kind === "done" && mark.body.surface_mm !== undefined ? [mark.body.surface_mm] : [];
+
+/** After the last rung that was measured: what stands there against what the next one takes. */
+function coarserOf(rungs: readonly LevelRung[], sanded: Sanded): Levelling["coarser"] {
+  const last = rungs.filter(({ state }) => state === "done").at(-1);
+  const next = rungs.find(({ state }) => state !== "done");
+  if (!next || last?.proud_mm === undefined || last.proud_mm <= 0) return undefined;
+  return wantsCoarser(last.proud_mm * 1000, next.micron, sanded) ? { proud_mm: last.proud_mm, next: next.label } : undefined;
+}
+
+/** The film around, where there is one that must stay. */
+function filmOf({ context }: WorkedDamage, rungs: readonly LevelRung[]): Levelling["film"] {
+  const { damage, f } = context;
+  const finish = f.finish.finish;
+  const typical = TYPICAL_FILM_UM[finish];
+  const surveyed = "film_um" in damage ? damage.film_um : undefined;
+  if (surveyed === undefined && !typical) return undefined;
+  const start: Measured =
+    surveyed === undefined
+      ? { um: typical?.[0] ?? 0, sd_um: typical?.[1] ?? 0, by: "typical" }
+      : { um: surveyed, sd_um: surveyed * SURVEYED_OFF, by: "survey" };
+  const safe_um = safeFilmUm(finish);
+  // the film around loses what erases scratches; what stands proud is the fill's own
+  const steps = budgetOf(
+    start,
+    rungs.map(({ label, takes_um, micron, state, film_um }, i) => ({
+      name: label,
+      takes_um: i === 0 ? Math.min(takes_um, micron * FIRST_BITE) : takes_um,
+      done: state === "done",
+      ...present({ gauge_um: film_um }),
+    })),
+    safe_um,
+  );
+  return { start, safe_um, steps, ...present({ stop: stopWords(steps) }) };
+}
+/** A film that was told, not gauged, is known to a fifth. */
+const SURVEYED_OFF = 0.2;
+/** The first grade touches the film around at its edge only: half of its grain. */
+const FIRST_BITE = 0.5;
+
+function stopWords(steps: readonly BudgetStep[]): string | undefined {
+  const [flat, edge] = [stopAt(steps, "flat"), stopAt(steps, "edge")];
+  if (flat === 0) return "The film may be too thin before it is touched: level the fill alone, inside tape, and coat over it.";
+  const taped = edge === undefined ? "" : edge === 0 ? "Tape the edges before you begin" : `Tape the edges before ${steps[edge]?.name}`;
+  if (flat !== undefined)
+    return `Stop before ${steps[flat]?.name}: the flat is more likely rubbed through than may be. Coat once more, or end there and polish.${taped ? ` ${taped}.` : ""}`;
+  return taped ? `${taped}: there it is more likely rubbed through than may be. The flat bears the whole ladder.` : undefined;
+}
+
+const underOf = ({ context: { f } }: WorkedDamage): Levelling["under"] => (f.finish.gloss ? "gloss" : f.finish.film ? "primer" : "satin");
+
+function waitOf(
+  damage: WorkedDamage,
+  filled: ReturnType<typeof filledPlaces>,
+  marks: Worked["marks"],
+  operations: readonly Operation[],
+  air: Air,
+  now: number,
+): Levelling["wait"] {
+  const thickest = filled.flatMap(({ layers }) => layers.slice(-1)).sort((a, b) => b.applied_mm - a.applied_mm)[0];
+  if (!thickest) return undefined;
+  const laid = operations
+    .filter(
+      ({ station, kind, places }) =>
+        station === "fill" && (kind === "place" || kind === "pour") && places.some((place) => place.startsWith(`${damage.id}/`)),
+    )
+    .flatMap(({ id }) => marks.get(id)?.at ?? [])
+    .at(-1);
+  const sheen: Sheen = damage.context.f.finish.gloss ? "gloss" : damage.context.f.finish.film ? "satin" : "matt";
+  const age_min = laid === undefined ? 0 : Math.max(0, (now - Date.parse(laid)) / 60_000);
+  const { material } = thickest.link;
+  const found = shrinkWait(material, { thickness_mm: thickest.applied_mm, age_min, temp_C: air.temp_C, rh_pct: air.rh_pct }, sheen);
+  return { ...found, material: material.name, laid: laid !== undefined, sheen };
+}

@@ -1,0 +1,97 @@
+import { plain } from "@/core/units";
+import type { Levelling } from "@/core/views/levelling";
+import { Sign } from "../signs/Sign";
+
+type Film = NonNullable<Levelling["film"]>;
+const BY = { gauge: "by the gauge", survey: "as surveyed", typical: "as is typical; measure it" } as const;
+const TALL = 170;
+const SLOT = 86;
+const LEFT = 40;
+
+/** What is left of the film after each rung, at the flat and at the edge, against the line that is safe. */
+export function FilmBudget({ film: { start, safe_um, steps, stop } }: { film: Film }) {
+  const most = Math.max(...steps.map(({ flat_um }) => flat_um), safe_um) * 1.12;
+  const y = (um: number) => TALL + 18 - (Math.max(0, um) / most) * TALL;
+  const wide = LEFT + steps.length * SLOT + 10;
+  return (
+    <section aria-label="Film budget">
+      <h2>
+        Film budget
+        <span className="sub">
+          {plain(start.um, 0)} ± {plain(start.sd_um, 0)} µm, {BY[start.by]}
+        </span>
+      </h2>
+      <div className="section-rows">
+        <svg viewBox={`0 0 ${wide} ${TALL + 66}`} style={{ width: wide }} role="img" aria-label={wordsOf(steps, safe_um)}>
+          {steps.map((step, i) => {
+            const x = LEFT + i * SLOT;
+            return (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a grade may be walked twice: its place alone tells it
+              <g key={i}>
+                <Bar x={x} wide={44} um={step.flat_um} y={y} hatch="lacquer" done={step.done} bold />
+                <Bar x={x + 48} wide={22} um={step.edge_um} y={y} hatch="lacquer-2" done={step.done} />
+                <text x={x} y={TALL + 36} className="draw-text bold">
+                  {step.name}
+                </text>
+                <text x={x} y={TALL + 52} className="draw-text soft">
+                  {risk(step.flat_pct)} / {risk(step.edge_pct)}
+                </text>
+              </g>
+            );
+          })}
+          <path d={`M${LEFT - 6} ${y(safe_um)}H${wide}`} stroke="var(--color-minium)" strokeWidth="2" />
+          <text x="0" y={y(safe_um) + 4} className="draw-text bold">
+            {plain(safe_um, 0)}
+          </text>
+          <path d={`M${LEFT - 6} ${TALL + 18}H${wide}`} stroke="currentColor" strokeWidth="1.6" />
+        </svg>
+      </div>
+      <p className="sub">
+        Wide bars the flat, narrow ones the edge, µm; below, the chance that it is rubbed under the safe {plain(safe_um, 0)} µm there, flat
+        / edge. An edge begins with seven tenths of the film and loses 1.6 times as much.
+      </p>
+      <Sign name={stop ? "soon" : "done"} wrap>
+        {stop ?? "The film bears the whole ladder, at the edge too."}
+      </Sign>
+    </section>
+  );
+}
+
+interface BarProps {
+  readonly x: number;
+  readonly wide: number;
+  readonly um: number;
+  readonly y: (um: number) => number;
+  readonly hatch: string;
+  readonly done: boolean;
+  readonly bold?: boolean;
+}
+
+function Bar({ x, wide, um, y, hatch, done, bold = false }: BarProps) {
+  const top = y(um);
+  return (
+    <>
+      <rect x={x} y={top} width={wide} height={Math.max(0, TALL + 18 - top)} fill="var(--color-panel)" />
+      <rect
+        x={x}
+        y={top}
+        width={wide}
+        height={Math.max(0, TALL + 18 - top)}
+        fill={`url(#h-${hatch})`}
+        stroke="currentColor"
+        strokeWidth={done ? 2.2 : 1.3}
+        strokeDasharray={done ? undefined : "5 3"}
+      />
+      <text x={x + wide / 2} y={top - 4} textAnchor="middle" className={`draw-text ${bold ? "bold" : ""}`}>
+        {plain(um, 0)}
+      </text>
+    </>
+  );
+}
+
+const risk = (pct: number): string => (pct < 0.5 ? "0 %" : pct > 99.5 ? "100 %" : `${plain(pct, 0)} %`);
+
+function wordsOf(steps: Film["steps"], safe_um: number): string {
+  const each = steps.map(({ name, flat_um, edge_um }) => `${name}: ${plain(flat_um, 0)} µm at the flat, ${plain(edge_um, 0)} at the edge`);
+  return `Film left, safe from ${plain(safe_um, 0)} µm on. ${each.join("; ")}.`;
+}

@@ -1,0 +1,73 @@
+import { formatMinutes, plain } from "@/core/units";
+import type { LevelRung } from "@/core/views/levelling";
+import { Sign } from "../signs/Sign";
+
+/** Height of the drawing, and the least between two rungs so that their words stand clear, px. */
+const TALL = 64;
+const LEAST = 46;
+
+/** Where each rung lies: by the logarithm of its grain, never nearer than its words need. */
+export function heights(microns: readonly number[]): number[] {
+  const widest = Math.max(...microns.slice(1).map((micron, i) => Math.log((microns[i] ?? 1) / micron)), 1e-9);
+  let at = 24;
+  return microns.map((micron, i) => {
+    if (i > 0) at += Math.max(LEAST, (Math.log((microns[i - 1] ?? 1) / micron) / widest) * TALL);
+    return at;
+  });
+}
+
+/** The ladder, rungs by their grain: grade, grain, what it takes off, what it leaves, how long. */
+export function Ladder({ rungs }: { rungs: readonly LevelRung[] }) {
+  const at = heights(rungs.map(({ micron }) => micron));
+  const tall = (at.at(-1) ?? 0) + 30;
+  return (
+    <div className="ladder">
+      <svg width="96" height={tall} aria-hidden="true">
+        <path d={`M18 0V${tall}M26 0V${tall}M70 0V${tall}M78 0V${tall}`} stroke="currentColor" strokeWidth="1.6" />
+        {rungs.map(({ op, state }, i) => (
+          <rect
+            key={op}
+            x="18"
+            y={(at[i] ?? 0) - 6}
+            width="60"
+            height="12"
+            fill={state === "done" ? "currentColor" : state === "now" ? "var(--color-verdigris)" : "var(--color-ground)"}
+            stroke="currentColor"
+            strokeWidth="1.8"
+            strokeDasharray={state === "to-come" ? "5 3" : undefined}
+          />
+        ))}
+      </svg>
+      <ol aria-label="Rungs" style={{ height: tall }}>
+        {rungs.map((rung, i) => (
+          <li key={rung.op} data-state={rung.state} style={{ top: (at[i] ?? 0) - 20 }}>
+            <RungWords rung={rung} />
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+function RungWords({ rung }: { rung: LevelRung }) {
+  const { label, micron, micron_range, takes_um, leaves_um, leaves_range_um, minutes, quarters, state, proud_mm, film_um } = rung;
+  const grain = micron_range ? `${plain(micron_range[0], 0)} to ${plain(micron_range[1], 0)} µm by maker` : `${plain(micron, 1)} µm`;
+  return (
+    <>
+      <p className="rung-line">
+        <b className="rung-grade">{label}</b>
+        <span>grain {grain}</span>
+        {state === "done" && <Sign name="done">done</Sign>}
+        {state === "now" && <Sign name="go">now</Sign>}
+      </p>
+      <p>
+        takes <b>{um(takes_um)}</b>, leaves <b>{um(leaves_um)}</b> ({plain(leaves_range_um[0], 1)} to {plain(leaves_range_um[1], 1)}),{" "}
+        {formatMinutes(minutes[0])} to {formatMinutes(minutes[1])}, {quarters === 1 ? "a quarter sheet" : `${quarters} quarter sheets`}
+        {proud_mm === undefined ? "" : `; measured ${plain(proud_mm, 2)} mm`}
+        {film_um === undefined ? "" : `; film ${plain(film_um, 0)} µm by the gauge`}
+      </p>
+    </>
+  );
+}
+
+const um = (value: number): string => (value >= 100 ? `${plain(value / 1000, 2)} mm` : `${plain(value, 1)} µm`);
