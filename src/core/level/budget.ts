@@ -6,7 +6,7 @@ export interface Measured {
   readonly um: number;
   readonly sd_um: number;
   /** Read off a gauge, or taken as typical. */
-  readonly by: "gauge" | "survey" | "typical";
+  readonly by: "survey" | "typical" | "new";
 }
 
 /** One step of the budget: what is left after it at the flat and at the edge, µm, and how likely it is rubbed through there, percent. */
@@ -22,15 +22,17 @@ export interface BudgetStep {
 
 /** At an edge a film has run thin, and a block cuts more: trade practice, as shares of the flat. */
 export const EDGE = { film_factor: 0.7, cut_factor: 1.6 } as const;
-/** What a rung takes varies by so much of it. */
+/** What a rung takes, and what a coat lays, varies by so much of it. */
 const CUT_OFF = 0.3;
+const COAT_OFF = 0.2;
 /** Above this chance it is not sanded on without tape over the edge, percent. */
 export const STOP_PCT = 5;
 
-/** A rung of the budget: only what it takes off the film around. */
+/** A step of the budget: what a rung takes off, or what coats add, µm. */
 export interface BudgetRung extends Pick<Rung, "takes_um"> {
   readonly name: string;
   readonly done: boolean;
+  readonly adds_um?: number;
   /** Read off a gauge after it, µm. */
   readonly gauge_um?: number;
 }
@@ -43,8 +45,9 @@ export function budgetOf(start: Measured, rungs: readonly BudgetRung[], safe_um:
   let base = { um: start.um, sd_um: start.sd_um };
   let cuts: Array<{ um: number; sd_um: number }> = [];
   const steps = [stepOf("Before", base, cuts, safe_um, true)];
-  for (const { name, takes_um, done, gauge_um } of rungs) {
-    cuts = [...cuts, { um: takes_um, sd_um: takes_um * CUT_OFF }];
+  for (const { name, takes_um, adds_um = 0, done, gauge_um } of rungs) {
+    base = { um: base.um + adds_um, sd_um: Math.hypot(base.sd_um, adds_um * COAT_OFF) };
+    if (takes_um > 0) cuts = [...cuts, { um: takes_um, sd_um: takes_um * CUT_OFF }];
     if (gauge_um !== undefined) {
       base = { um: gauge_um, sd_um: Math.max(GAUGE_UM, gauge_um * GAUGE_OFF) };
       cuts = [];

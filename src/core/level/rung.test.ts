@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { ladder } from "./ladder";
-import { type Hardness, rungsOf, SCRATCH_OFF, scratchUm, sheetsFor, usualUm, wantsCoarser } from "./rung";
-import { deepestLeft, surface } from "./surface";
+import { type Hardness, rungsOf, type Sanded, SCRATCH_OFF, scratchUm, sheetsFor, wantsCoarser } from "./rung";
+import { deepestLeft, surface, surfaceRows } from "./surface";
 
-const LACQUER = { hardness: 3 as Hardness, wet: true };
+const LACQUER: Sanded = { hardness: 3, wet: true };
 const sanded = fc.record({ hardness: fc.constantFrom<Hardness>(1, 2, 3, 4, 5), wet: fc.boolean() });
 const microns = (from: number, to: number) =>
   ladder({ from: { system: "P", grade: from }, to: { system: "P", grade: to } }).steps.map(({ micron }) => micron);
@@ -50,10 +50,12 @@ describe("what a rung does", () => {
 
 describe("the surface that is left", () => {
   const base = { sanded: LACQUER, length_mm: 2, points: 2000, seed: 7 };
+  const of = (grains: readonly number[], what = LACQUER) => rungsOf(grains, what, 1000, 0);
 
   test("the same seed gives the same picture, another one another", () => {
-    expect(surface({ ...base, microns: [25.8, 15.3] })).toEqual(surface({ ...base, microns: [25.8, 15.3] }));
-    expect(surface({ ...base, microns: [25.8, 15.3], seed: 8 })).not.toEqual(surface({ ...base, microns: [25.8, 15.3] }));
+    const rungs = of([25.8, 15.3]);
+    expect(surface({ ...base, rungs })).toEqual(surface({ ...base, rungs }));
+    expect(surface({ ...base, rungs, seed: 8 })).not.toEqual(surface({ ...base, rungs }));
   });
 
   test("after a ladder without gaps the deepest scratch is one of the last grain, within its range", () => {
@@ -61,7 +63,7 @@ describe("the surface that is left", () => {
       fc.property(sanded, fc.integer({ min: 1, max: 1e6 }), fc.constantFrom(240, 400, 800, 1500), (what, seed, to) => {
         const grains = microns(120, to);
         const last = grains.at(-1) ?? 0;
-        const found = surface({ ...base, sanded: what, seed, microns: grains });
+        const found = surface({ ...base, sanded: what, seed, rungs: of(grains, what) });
         expect(found.of_micron).toBe(last);
         const leaves = scratchUm(last, what);
         expect(found.deepest_um).toBeLessThanOrEqual(leaves * (1 + 1e-9));
@@ -69,40 +71,51 @@ describe("the surface that is left", () => {
         expect(found.ra_um).toBeLessThan(found.rz_um);
         expect(found.rz_um).toBeLessThanOrEqual(leaves * (1 + 1e-9));
       }),
-      { numRuns: 60 },
+      { numRuns: 25 },
     );
   });
 
-  test("no ladder with a rung more leaves a deeper scratch", () => {
+  test("no ladder with a rung more leaves a deeper scratch, each rung given the time that was planned for it", () => {
     const grains = fc.uniqueArray(fc.constantFrom(...microns(80, 2500)), { minLength: 3, maxLength: 8 });
     fc.assert(
       fc.property(sanded, grains, fc.nat(), fc.integer({ min: 1, max: 1e6 }), (what, some, pick, seed) => {
-        const all = [...some].sort((a, b) => b - a);
+        const all = of(
+          [...some].sort((a, b) => b - a),
+          what,
+        );
         // the ends stay: where it starts and where it ends is not the rung's to say
         const skipped = 1 + (pick % (all.length - 2));
         const fewer = all.filter((_, i) => i !== skipped);
-        const [more, less] = [
-          surface({ ...base, sanded: what, seed, microns: all }),
-          surface({ ...base, sanded: what, seed, microns: fewer }),
-        ];
-        expect(more.deepest_um).toBeLessThanOrEqual(less.deepest_um + 1e-9);
+        const [more, less] = [all, fewer].map((rungs) => surface({ ...base, sanded: what, seed, rungs }).deepest_um);
+        expect(more).toBeLessThanOrEqual((less ?? 0) + 1e-9);
         expect(deepestLeft(all, what).um).toBeLessThanOrEqual(deepestLeft(fewer, what).um + 1e-9);
       }),
-      { numRuns: 60 },
+      { numRuns: 25 },
     );
   });
 
-  test("a skipped rung leaves the scratch that it would have taken: P400 straight to P2500", () => {
-    const skipped = deepestLeft([35, 8.4], LACQUER);
-    expect(skipped.micron).toBe(35);
-    expect(skipped.um).toBeCloseTo(scratchUm(35, LACQUER) - usualUm(8.4, LACQUER), 9);
-    const drawn = surface({ ...base, microns: [35, 8.4] });
-    expect(drawn.of_micron).toBe(35);
-    expect(drawn.deepest_um).toBeGreaterThan(surface({ ...base, microns: [35, 21.8, 12.6, 8.4] }).deepest_um);
+  test("of a ladder at its widest steps, the rung that is skipped leaves the scratch that it would have taken", () => {
+    const all = of([35, 19.5, 10.8, 6]);
+    const skipped = all.filter((_, i) => i !== 2);
+    const left = deepestLeft(skipped, LACQUER);
+    expect(left.micron).toBe(19.5);
+    expect(left.um).toBeCloseTo(scratchUm(19.5, LACQUER) - 1.1 * scratchUm(10.8, LACQUER), 9);
+    const drawn = surface({ ...base, rungs: skipped });
+    expect(drawn.of_micron).toBe(19.5);
+    expect(drawn.deepest_um).toBeGreaterThan(surface({ ...base, rungs: all }).deepest_um);
+  });
+
+  test("a picture has its rows, tells how far it is, and each row lies at or under the plane", () => {
+    const told: number[] = [];
+    const rows = surfaceRows({ ...base, points: 200, rungs: of([25.8, 15.3]) }, 48, (share) => told.push(share));
+    expect([rows.length, rows[0]?.length]).toEqual([48, 200]);
+    expect(told).toEqual([...told].sort((a, b) => a - b));
+    expect(told.at(-1)).toBe(1);
+    expect(rows.flat().every((height) => height <= 1e-9)).toBe(true);
   });
 
   test("without a rung, or with too few points, there is nothing to draw", () => {
-    expect(() => surface({ ...base, microns: [] })).toThrow("one rung");
-    expect(() => surface({ ...base, microns: [12], points: 3 })).toThrow("16 points");
+    expect(() => surface({ ...base, rungs: [] })).toThrow("one rung");
+    expect(() => surface({ ...base, rungs: of([12]), points: 3 })).toThrow("16 points");
   });
 });

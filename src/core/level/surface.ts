@@ -1,10 +1,12 @@
 import type { Range } from "../catalogue";
-import { type Sanded, scratchUm, usualUm } from "./rung";
+import { type Rung, type Sanded, scratchUm } from "./rung";
+
+export type Walked = Pick<Rung, "micron" | "takes_um">;
 
 /** What a surface is reckoned from. */
 export interface SurfaceInput {
-  /** Grains of the rungs that are walked, coarse to fine, µm. */
-  readonly microns: readonly number[];
+  /** The rungs that are walked, coarse to fine: their grain, and what each takes off in the time that it is given, µm. */
+  readonly rungs: readonly Walked[];
   readonly sanded: Sanded;
   /** How long a stretch, mm, in so many points. */
   readonly length_mm: number;
@@ -31,19 +33,19 @@ const SLOPE = 2;
 const OVERLAP = 3;
 
 /**
- * A stretch of surface across the strokes, after the rungs of a ladder. Each rung cuts the plane down by what it takes in its usual time,
+ * A stretch of surface across the strokes, after the rungs of a ladder. Each rung cuts the plane down by what it takes,
  * then leaves grooves of its own: V-shaped, as deep as its grains reach, their sizes scattered as the standard allows. What an earlier
  * grain left deeper than all later rungs took together stays. Seeded by grade, so that two ladders differ by their rungs alone.
  * @throws {RangeError} without a rung or with fewer than 16 points
  */
-export function surface({ microns, sanded, length_mm, points, seed }: SurfaceInput): Surface {
-  if (microns.length === 0) throw new RangeError("a surface needs one rung at least");
+export function surface({ rungs, sanded, length_mm, points, seed }: SurfaceInput): Surface {
+  if (rungs.length === 0) throw new RangeError("a surface needs one rung at least");
   if (points < 16) throw new RangeError("16 points at least");
   const heights = new Float64Array(points);
-  const owner = new Float64Array(points).fill(microns[0] ?? 0);
+  const owner = new Float64Array(points).fill(rungs[0]?.micron ?? 0);
   let plane = 0;
-  for (const [i, micron] of microns.entries()) {
-    if (i > 0) plane -= usualUm(micron, sanded);
+  for (const [i, { micron, takes_um }] of rungs.entries()) {
+    if (i > 0) plane -= takes_um;
     const grooves = groovesOf(micron, sanded, length_mm, points, seed);
     for (let x = 0; x < points; x++) {
       const here = plane + (grooves[x] ?? 0);
@@ -113,14 +115,14 @@ function readings(heights_um: readonly number[], owner: Float64Array): Surface {
 }
 
 /** The deepest scratch that a ladder leaves, reckoned without chance: of each rung what its later ones did not take, µm. */
-export function deepestLeft(microns: readonly number[], sanded: Sanded): { readonly um: number; readonly micron: number } {
-  return microns.reduce(
-    (deepest, micron, i) => {
-      const taken = microns.slice(i + 1).reduce((sum, later) => sum + usualUm(later, sanded), 0);
+export function deepestLeft(rungs: readonly Walked[], sanded: Sanded): { readonly um: number; readonly micron: number } {
+  return rungs.reduce(
+    (deepest, { micron }, i) => {
+      const taken = rungs.slice(i + 1).reduce((sum, later) => sum + later.takes_um, 0);
       const um = scratchUm(micron, sanded) - taken;
       return um > deepest.um ? { um, micron } : deepest;
     },
-    { um: 0, micron: microns.at(-1) ?? 0 },
+    { um: 0, micron: rungs.at(-1)?.micron ?? 0 },
   );
 }
 

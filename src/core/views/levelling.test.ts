@@ -1,4 +1,5 @@
 import type { EventBody } from "../record/events.schema";
+import { filmBudgetsOf } from "./filmBudget";
 import { levellingsOf } from "./levelling";
 import { AIR, done, MINUTE, NOON, see, surveyed, type Told } from "./story.fixture";
 import type { PieceFacts } from "./worked";
@@ -38,15 +39,56 @@ test("a height that was measured at the look takes the place of the planned one"
   expect(level.rungs[0]?.takes_um).toBeCloseTo(420, 6);
 });
 
-test("the film around is budgeted; a gauge reading after a rung changes what may follow", () => {
+test("the film beside a fill is not sanded with these grades: how deep a slip goes is said", () => {
   const { level } = levelOf(CHOSEN);
-  expect(level.film).toMatchObject({ start: { um: 110, by: "typical" }, safe_um: 60 });
-  expect(level.film?.stop).toMatch(/^Stop before P\d+: the flat .*\. Tape the edges before you begin\.$/);
-  const thin = levelOf([...CHOSEN, [60, grit("P180", { film_um: 58 })]]).level;
-  expect(thin.rungs[0]).toMatchObject({ state: "done", film_um: 58 });
-  expect(thin.film?.steps[1]).toMatchObject({ name: "P180", flat_um: 58, done: true });
-  expect(thin.film?.stop).toMatch(/^Stop before P180/);
-  expect(thin.film?.steps.at(-1)?.flat_um).toBeLessThan(level.film?.steps.at(-1)?.flat_um ?? 0);
+  expect(level.beside).toMatchObject({ finish: "lacquer", um: 110 });
+  expect(level.beside?.takes_um).toBeCloseTo(level.rungs[0]?.leaves_um ?? 0, 9);
+});
+
+describe("the film budget", () => {
+  const SCRATCH: readonly Told[] = [
+    [
+      9000,
+      surveyed(
+        { kind: "scratch", length_mm: 60, width_mm: 1, depth_mm: 0.03, film_um: 120 },
+        {},
+        { way: { way: "spray-cut", reason: "all over the face" } },
+      ),
+    ],
+    [8990, { kind: "matched", stance: "service", chain: [{ role: "topcoat", class: "clear-lacquer" }] }],
+  ];
+  const budgetOf = (told: readonly Told[]) => {
+    const { worked, acts } = see(told, 0, LID);
+    const [film] = filmBudgetsOf(worked);
+    if (!film) throw new Error(`no film in\n${acts.map(({ op }) => op.id).join("\n")}`);
+    return { film, acts };
+  };
+
+  test("a scratch in a film: every cycle adds a coat and loses a cut, then it is rubbed out and polished", () => {
+    const { film } = budgetOf(SCRATCH);
+    expect(film).toMatchObject({ start: { um: 120, by: "survey" }, safe_um: 60 });
+    const [before, coat, cut] = film.steps;
+    expect(coat?.flat_um ?? 0).toBeGreaterThan(before?.flat_um ?? 0);
+    expect((coat?.flat_um ?? 0) - (cut?.flat_um ?? 0)).toBeCloseTo(6, 9);
+    expect(film.steps.at(-1)?.name).toBe("Compound");
+  });
+
+  test("a gauge reading changes what may follow", () => {
+    const { acts } = budgetOf(SCRATCH);
+    const cut = acts.map(({ op }) => op.id).find((id) => id.includes("/cut-1/")) ?? "";
+    const { film } = budgetOf([...SCRATCH, [60, done(cut, { film_um: 62 })]]);
+    const at = film.steps.findIndex(({ name }) => name === "Cut 1");
+    expect(film.steps[at]).toMatchObject({ flat_um: 62, done: true });
+    expect(film.stop).toMatch(/^(Stop before|Tape the edges before)/);
+  });
+
+  test("over a fill the new film alone is budgeted, and the colour under the clear must stay whole", () => {
+    const { film } = budgetOf(CHOSEN);
+    expect(film).toMatchObject({ start: { um: 0, by: "new" }, safe_because: "under it the colour is cut" });
+    expect(film.steps[0]?.flat_um).toBe(0);
+    expect(film.steps.some(({ name }) => /^\d × /.test(name))).toBe(true);
+    expect(film.safe_um).toBeGreaterThan(5);
+  });
 });
 
 describe("a step back", () => {

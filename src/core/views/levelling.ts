@@ -1,5 +1,5 @@
 import { type Grade, gradeLabel, gradeNamed, grainOf, grainRange, type Range } from "../catalogue";
-import { type BudgetStep, budgetOf, type Measured, safeFilmUm, stopAt, TYPICAL_FILM_UM } from "../level/budget";
+import { TYPICAL_FILM_UM } from "../level/budget";
 import { OTHER_ABRASIVES } from "../level/others.data";
 import { type Hardness, type Rung, rungsOf, type Sanded, sheetsFor, wantsCoarser } from "../level/rung";
 import { type Sheen, type ShrinkWait, shrinkWait } from "../level/shrinkWait";
@@ -8,7 +8,7 @@ import { filledPlaces } from "../plan/fillOps";
 import type { Air } from "../plan/lag";
 import type { Operation } from "../plan/plan.schema";
 import type { Mark } from "../record/treatment";
-import { present } from "../units";
+import { inSentence, present } from "../units";
 import type { Act } from "./acts";
 import type { Worked } from "./worked";
 
@@ -38,7 +38,7 @@ export interface Levelling {
   readonly measured: boolean;
   /** So much still stands proud that a coarser grade is the shorter way. */
   readonly coarser?: { readonly proud_mm: number; readonly next: string };
-  readonly film?: { readonly start: Measured; readonly safe_um: number; readonly steps: readonly BudgetStep[]; readonly stop?: string };
+  readonly beside?: { readonly finish: string; readonly um: number; readonly takes_um: number };
   readonly wait?: ShrinkWait & { readonly material: string; readonly laid: boolean; readonly sheen: Sheen };
   /** What lies over it at the end decides which scratch is seen. */
   readonly under: "gloss" | "satin" | "primer";
@@ -67,7 +67,7 @@ export function levellingsOf({ repair, marks }: Worked, acts: readonly Act[], ai
         under: underOf(damage),
         ...present({
           coarser: coarserOf(rungs, sanded),
-          film: filmOf(damage, rungs),
+          beside: besideOf(damage, rungs),
           wait: waitOf(damage, filled, marks, repair.operations, air, now),
         }),
       },
@@ -161,43 +161,11 @@ function coarserOf(rungs: readonly LevelRung[], sanded: Sanded): Levelling["coar
   return wantsCoarser(last.proud_mm * 1000, next.micron, sanded) ? { proud_mm: last.proud_mm, next: next.label } : undefined;
 }
 
-/** The film around, where there is one that must stay. */
-function filmOf({ context }: WorkedDamage, rungs: readonly LevelRung[]): Levelling["film"] {
-  const { damage, f } = context;
-  const finish = f.finish.finish;
-  const typical = TYPICAL_FILM_UM[finish];
-  const surveyed = "film_um" in damage ? damage.film_um : undefined;
-  if (surveyed === undefined && !typical) return undefined;
-  const start: Measured =
-    surveyed === undefined
-      ? { um: typical?.[0] ?? 0, sd_um: typical?.[1] ?? 0, by: "typical" }
-      : { um: surveyed, sd_um: surveyed * SURVEYED_OFF, by: "survey" };
-  const safe_um = safeFilmUm(finish);
-  // the film around loses what erases scratches; what stands proud is the fill's own
-  const steps = budgetOf(
-    start,
-    rungs.map(({ label, takes_um, micron, state, film_um }, i) => ({
-      name: label,
-      takes_um: i === 0 ? Math.min(takes_um, micron * FIRST_BITE) : takes_um,
-      done: state === "done",
-      ...present({ gauge_um: film_um }),
-    })),
-    safe_um,
-  );
-  return { start, safe_um, steps, ...present({ stop: stopWords(steps) }) };
-}
-/** A film that was told, not gauged, is known to a fifth. */
-const SURVEYED_OFF = 0.2;
-/** The first grade touches the film around at its edge only: half of its grain. */
-const FIRST_BITE = 0.5;
-
-function stopWords(steps: readonly BudgetStep[]): string | undefined {
-  const [flat, edge] = [stopAt(steps, "flat"), stopAt(steps, "edge")];
-  if (flat === 0) return "The film may be too thin before it is touched: level the fill alone, inside tape, and coat over it.";
-  const taped = edge === undefined ? "" : edge === 0 ? "Tape the edges before you begin" : `Tape the edges before ${steps[edge]?.name}`;
-  if (flat !== undefined)
-    return `Stop before ${steps[flat]?.name}: the flat is more likely rubbed through than may be. Coat once more, or end there and polish.${taped ? ` ${taped}.` : ""}`;
-  return taped ? `${taped}: there it is more likely rubbed through than may be. The flat bears the whole ladder.` : undefined;
+/** A film beside the fill that these grades would eat: it stays under tape, and the new coats go over it. */
+function besideOf({ context: { f, places } }: WorkedDamage, [first]: readonly LevelRung[]): Levelling["beside"] {
+  const typical = TYPICAL_FILM_UM[f.finish.finish];
+  if (!typical || !first || places.some(({ kind }) => kind === "film")) return undefined;
+  return { finish: inSentence(f.finish.label), um: typical[0], takes_um: first.leaves_um };
 }
 
 const underOf = ({ context: { f } }: WorkedDamage): Levelling["under"] => (f.finish.gloss ? "gloss" : f.finish.film ? "primer" : "satin");

@@ -1,15 +1,14 @@
 import { plain } from "@/core/units";
-import type { Levelling } from "@/core/views/levelling";
+import type { FilmBudget as Film } from "@/core/views/filmBudget";
 import { Sign } from "../signs/Sign";
 
-type Film = NonNullable<Levelling["film"]>;
-const BY = { gauge: "by the gauge", survey: "as surveyed", typical: "as is typical; measure it" } as const;
+const BY = { survey: "as surveyed", typical: "as is typical; measure it", new: "the new film alone, over the fill" } as const;
 const TALL = 170;
 const SLOT = 86;
 const LEFT = 40;
 
 /** What is left of the film after each rung, at the flat and at the edge, against the line that is safe. */
-export function FilmBudget({ film: { start, safe_um, steps, stop } }: { film: Film }) {
+export function FilmBudget({ film: { start, safe_um, safe_because, steps, stop } }: { film: Film }) {
   const most = Math.max(...steps.map(({ flat_um }) => flat_um), safe_um) * 1.12;
   const y = (um: number) => TALL + 18 - (Math.max(0, um) / most) * TALL;
   const wide = LEFT + steps.length * SLOT + 10;
@@ -18,7 +17,8 @@ export function FilmBudget({ film: { start, safe_um, steps, stop } }: { film: Fi
       <h2>
         Film budget
         <span className="sub">
-          {plain(start.um, 0)} ± {plain(start.sd_um, 0)} µm, {BY[start.by]}
+          {start.by === "new" ? "" : `${plain(start.um, 0)} ± ${plain(start.sd_um, 0)} µm, `}
+          {BY[start.by]}
         </span>
       </h2>
       <div className="section-rows">
@@ -47,11 +47,11 @@ export function FilmBudget({ film: { start, safe_um, steps, stop } }: { film: Fi
         </svg>
       </div>
       <p className="sub">
-        Wide bars the flat, narrow ones the edge, µm; below, the chance that it is rubbed under the safe {plain(safe_um, 0)} µm there, flat
-        / edge. An edge begins with seven tenths of the film and loses 1.6 times as much.
+        Wide bars the flat, narrow ones the edge, µm; below, the chance that less than {plain(safe_um, 0)} µm is left, flat / edge:{" "}
+        {safe_because}. An edge begins with seven tenths of the film and loses 1.6 times as much.
       </p>
       <Sign name={stop ? "soon" : "done"} wrap>
-        {stop ?? "The film bears the whole ladder, at the edge too."}
+        {stop ?? "The film bears all of it, at the edge too."}
       </Sign>
     </section>
   );
@@ -83,7 +83,7 @@ function Bar({ x, wide, um, y, hatch, done, bold = false }: BarProps) {
         strokeDasharray={done ? undefined : "5 3"}
       />
       <text x={x + wide / 2} y={top - 4} textAnchor="middle" className={`draw-text ${bold ? "bold" : ""}`}>
-        {plain(um, 0)}
+        {um <= 0 ? "through" : plain(um, 0)}
       </text>
     </>
   );

@@ -1,10 +1,10 @@
-import { formatMinutes, plain } from "@/core/units";
+import { plain } from "@/core/units";
 import type { LevelRung } from "@/core/views/levelling";
 import { Sign } from "../signs/Sign";
 
 /** Height of the drawing, and the least between two rungs so that their words stand clear, px. */
 const TALL = 64;
-const LEAST = 46;
+const LEAST = 44;
 
 /** Where each rung lies: by the logarithm of its grain, never nearer than its words need. */
 export function heights(microns: readonly number[]): number[] {
@@ -22,6 +22,13 @@ export function Ladder({ rungs }: { rungs: readonly LevelRung[] }) {
   const tall = (at.at(-1) ?? 0) + 30;
   return (
     <div className="ladder">
+      <p className="rung-line rung-head">
+        <span className="rung-grade">grade</span>
+        <span className="rung-figure">grain, µm</span>
+        <span className="rung-figure">takes off</span>
+        <span className="rung-figure">leaves</span>
+        <span className="rung-figure">hands</span>
+      </p>
       <svg width="96" height={tall} aria-hidden="true">
         <path d={`M18 0V${tall}M26 0V${tall}M70 0V${tall}M78 0V${tall}`} stroke="currentColor" strokeWidth="1.6" />
         {rungs.map(({ op, state }, i) => (
@@ -38,9 +45,9 @@ export function Ladder({ rungs }: { rungs: readonly LevelRung[] }) {
           />
         ))}
       </svg>
-      <ol aria-label="Rungs" style={{ height: tall }}>
+      <ol aria-label="Rungs: grade, grain in µm, takes off, leaves, minutes of hands" style={{ height: tall }}>
         {rungs.map((rung, i) => (
-          <li key={rung.op} data-state={rung.state} style={{ top: (at[i] ?? 0) - 20 }}>
+          <li key={rung.op} data-state={rung.state} style={{ top: (at[i] ?? 0) - 13 }}>
             <RungWords rung={rung} />
           </li>
         ))}
@@ -50,22 +57,28 @@ export function Ladder({ rungs }: { rungs: readonly LevelRung[] }) {
 }
 
 function RungWords({ rung }: { rung: LevelRung }) {
-  const { label, micron, micron_range, takes_um, leaves_um, leaves_range_um, minutes, quarters, state, proud_mm, film_um } = rung;
-  const grain = micron_range ? `${plain(micron_range[0], 0)} to ${plain(micron_range[1], 0)} µm by maker` : `${plain(micron, 1)} µm`;
+  const { label, micron, micron_range, takes_um, leaves_um, leaves_range_um, minutes, state, proud_mm, film_um } = rung;
+  const measured = [
+    ...(micron_range ? [`grain ${plain(micron_range[0], 0)} to ${plain(micron_range[1], 0)} µm by maker`] : []),
+    ...(proud_mm === undefined ? [] : [`measured ${plain(proud_mm, 2)} mm`]),
+    ...(film_um === undefined ? [] : [`film ${plain(film_um, 0)} µm`]),
+  ];
   return (
     <>
       <p className="rung-line">
         <b className="rung-grade">{label}</b>
-        <span>grain {grain}</span>
+        <span className="rung-figure">{plain(micron, 1)}</span>
+        <b className="rung-figure">{um(takes_um)}</b>
+        <b className="rung-figure" title={`${plain(leaves_range_um[0], 1)} to ${plain(leaves_range_um[1], 1)} µm`}>
+          {um(leaves_um)}
+        </b>
+        <span className="rung-figure">
+          {plain(minutes[0], 0)}–{plain(minutes[1], 0)} min
+        </span>
         {state === "done" && <Sign name="done">done</Sign>}
         {state === "now" && <Sign name="go">now</Sign>}
       </p>
-      <p>
-        takes <b>{um(takes_um)}</b>, leaves <b>{um(leaves_um)}</b> ({plain(leaves_range_um[0], 1)} to {plain(leaves_range_um[1], 1)}),{" "}
-        {formatMinutes(minutes[0])} to {formatMinutes(minutes[1])}, {quarters === 1 ? "a quarter sheet" : `${quarters} quarter sheets`}
-        {proud_mm === undefined ? "" : `; measured ${plain(proud_mm, 2)} mm`}
-        {film_um === undefined ? "" : `; film ${plain(film_um, 0)} µm by the gauge`}
-      </p>
+      {measured.length > 0 && <p className="sub">{measured.join(", ")}</p>}
     </>
   );
 }

@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
-import { plain } from "@/core/units";
+import { counted, plain } from "@/core/units";
+import type { FilmBudget as Film } from "@/core/views/filmBudget";
 import type { Levelling } from "@/core/views/levelling";
 import { Segmented } from "../forms/Segmented";
 import { lazily } from "../frame/lazily";
@@ -14,11 +15,14 @@ const SurfaceLeft = lazily(() => import("./SurfaceLeft").then((module) => module
 const ShrinkCurve = lazily(() => import("./ShrinkCurve").then((module) => module.ShrinkCurve));
 
 /** What is levelled, reckoned: the ladder, the film, the wait, the surface that will be left. */
-export function LevelPanels({ levellings, closed }: { levellings: readonly Levelling[]; closed: boolean }) {
+export function LevelPanels({ levellings, films, closed }: { levellings: readonly Levelling[]; films: readonly Film[]; closed: boolean }) {
   const [shown, show] = useState(levellings[0]?.damage ?? "");
   const level = levellings.find(({ damage }) => damage === shown) ?? levellings[0];
-  if (!level) return null;
-  const { rungs, film, wait, area_mm2 } = level;
+  const budgets = films.map((film) => <FilmBudget key={film.damage} film={film} />);
+  if (!level) return budgets.length > 0 ? <div className="panel-block">{budgets}</div> : null;
+  const { rungs, beside, wait, area_mm2 } = level;
+  const paper = (end: 0 | 1) => rungs.reduce((sum, { eur }) => sum + eur[end], 0);
+  const quarters = rungs.reduce((sum, each) => sum + each.quarters, 0);
   return (
     <div className="panel-block">
       {levellings.length > 1 && (
@@ -38,6 +42,15 @@ export function LevelPanels({ levellings, closed }: { levellings: readonly Level
             </span>
           </h2>
           <Ladder rungs={rungs} />
+          <p>
+            Paper: {counted(quarters, "quarter sheet")}, {plain(paper(0), 2)} to {plain(paper(1), 2)} €.
+          </p>
+          {beside && (
+            <p>
+              Beside it lies {beside.finish}, some {plain(beside.um, 0)} µm: one slip of {rungs[0]?.label} scratches{" "}
+              {plain(beside.takes_um, 0)} µm deep. Stay inside the tape; colour and clear go over the edge later.
+            </p>
+          )}
           <p className="sub">
             A model: scratches go with grain and hardness, good to some 40 %; minutes of hands to a factor of two. Look in raking light
             before the next rung.
@@ -45,7 +58,7 @@ export function LevelPanels({ levellings, closed }: { levellings: readonly Level
           {!closed && <StepBack level={level} />}
         </section>
         <div>
-          {film && <FilmBudget film={film} />}
+          {budgets}
           {wait && <ShrinkCurve wait={wait} />}
         </div>
       </div>

@@ -1,6 +1,6 @@
 "use client";
 import { useEffect, useRef } from "react";
-import { SHOWS_THROUGH } from "@/core/level/surface";
+import { SEEN_FROM_UM, SHOWS_THROUGH } from "@/core/level/surface";
 import type { Levelling } from "@/core/views/levelling";
 
 interface Props {
@@ -9,10 +9,10 @@ interface Props {
   readonly label: string;
 }
 
-/** A slope of so many µm over a point is full light, by what lies over it: gloss shows the least. */
-const FULL: Readonly<Record<Levelling["under"], number>> = { gloss: 0.35, satin: 0.9, primer: 2.5 };
+/** A scratch so many times as deep as one that is surely seen stands in full light and shade. */
+const FULL = 4;
 
-/** The surface as a lamp from the left shows it: bright where it rises against the light, dark where it falls away. */
+/** The surface as a lamp from the right shows it: one flank of a scratch lit, the other in shade, the more the deeper it is. */
 export function RakingLight({ rows, cover, label }: Props) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const wide = rows[0]?.length ?? 1;
@@ -22,8 +22,9 @@ export function RakingLight({ rows, cover, label }: Props) {
     const image = paper.createImageData(wide, rows.length);
     rows.forEach((row, y) => {
       row.forEach((height, x) => {
-        const slope = ((row[x + 1] ?? height) - height) * SHOWS_THROUGH[cover];
-        const light = Math.min(255, Math.max(0, 128 + (slope / FULL[cover]) * 127));
+        const rises = Math.sign((row[x + 1] ?? height) - height);
+        const deep = Math.min(1, (-height * SHOWS_THROUGH[cover]) / (FULL * SEEN_FROM_UM[cover][1]));
+        const light = 128 + rises * deep * 127;
         const at = (y * wide + x) * 4;
         image.data.set([light, light, light, 255], at);
       });

@@ -25,7 +25,13 @@ export function SurfaceLeft({ level: { rungs, sanded, under } }: { level: Levell
   const show = () =>
     void start(
       ladders.map(
-        (each): SurfaceInput => ({ microns: each.map(({ micron }) => micron), sanded, length_mm: LENGTH_MM, points: POINTS, seed: SEED }),
+        (each): SurfaceInput => ({
+          rungs: each.map(({ micron, takes_um }) => ({ micron, takes_um })),
+          sanded,
+          length_mm: LENGTH_MM,
+          points: POINTS,
+          seed: SEED,
+        }),
       ),
     );
   return (

@@ -84,7 +84,7 @@ export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh, byH
           number
         />
       )}
-      {kind === "grit" && (
+      {(kind === "grit" || starts === "coated") && (
         <Line
           label="Film by the gauge, if measured, µm"
           id={`${id}-gauge`}

@@ -1,4 +1,6 @@
+import { filmBudgetsOf } from "@/core/views/filmBudget";
 import { ColourTools } from "@/ui/colour/ColourTools";
+import { FilmBudget } from "@/ui/level/FilmBudget";
 import { buildPanel, type StationView, stationPage, workStation } from "../station";
 import { stationMetadata } from "../title";
 
@@ -16,6 +18,7 @@ function panels(view: StationView) {
   return (
     <>
       {buildPanel(view, ["coats"])}
+      {view.worked && filmBudgetsOf(view.worked).map((film) => <FilmBudget key={film.damage} film={film} />)}
       {coloured && !view.treatment.closed && <ColourTools tints={tints} />}
     </>
   );

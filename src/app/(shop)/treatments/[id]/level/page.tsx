@@ -1,3 +1,4 @@
+import { filmBudgetsOf } from "@/core/views/filmBudget";
 import { levellingsOf } from "@/core/views/levelling";
 import { LevelPanels } from "@/ui/level/LevelPanels";
 import { stationPage, workStation } from "../station";
@@ -9,7 +10,11 @@ export default async function LevelPage({ params }: PageProps<"/treatments/[id]/
   return stationPage(params, "level", (view) =>
     workStation(view, "level", {
       panels: view.worked ? (
-        <LevelPanels levellings={levellingsOf(view.worked, view.acts, view.air, view.now)} closed={view.treatment.closed !== undefined} />
+        <LevelPanels
+          levellings={levellingsOf(view.worked, view.acts, view.air, view.now)}
+          films={filmBudgetsOf(view.worked)}
+          closed={view.treatment.closed !== undefined}
+        />
       ) : null,
     }),
   );

@@ -1,0 +1,132 @@
+import { classRow, gradeNamed, grainOf, middle, ROLE_LABELS } from "../catalogue";
+import { type BudgetRung, type BudgetStep, budgetOf, type Measured, safeFilmUm, stopAt, TYPICAL_FILM_UM } from "../level/budget";
+import { OTHER_ABRASIVES } from "../level/others.data";
+import { type Hardness, usualUm } from "../level/rung";
+import type { WorkedDamage } from "../plan/damageContext";
+import { CUT_UM } from "../plan/filmOps";
+import type { Operation } from "../plan/plan.schema";
+import type { Worked } from "./worked";
+
+/** What is left of a film after every coat and every cut, against what must be left. */
+export interface FilmBudget {
+  readonly damage: string;
+  readonly start: Measured;
+  readonly safe_um: number;
+  /** Why so much must be left. */
+  readonly safe_because: string;
+  readonly steps: readonly BudgetStep[];
+  readonly stop?: string;
+}
+
+/** The film of every damage that is coated and cut: the old one where the scratch lies in it, else the new one over the fill. */
+export function filmBudgetsOf({ repair, marks }: Worked): FilmBudget[] {
+  return repair.damages.flatMap((damage): FilmBudget[] => {
+    const ops = repair.operations.filter((op) => op.places.some((place) => place.startsWith(`${damage.id}/`)) && touchesFilm(op, damage));
+    if (!ops.some(({ kind }) => kind === "grit" || kind === "compound")) return [];
+    const rungs = grouped(ops.map((op) => rungOf(op, damage, marks)));
+    const start = startOf(damage);
+    const safe = safeOf(damage, start, ops);
+    const steps = budgetOf(start, rungs, safe.um);
+    const stop = stopWords(steps);
+    return [{ damage: damage.id, start, safe_um: safe.um, safe_because: safe.because, steps, ...(stop ? { stop } : {}) }];
+  });
+}
+
+const inFilm = ({ places }: WorkedDamage): boolean => places.some(({ kind }) => kind === "film");
+
+/** Coats at Colour, and what cuts them; at Level only what is levelled is itself a film: else it stays under tape. */
+const touchesFilm = ({ station, kind, starts, thickness_mm = 0 }: Operation, damage: WorkedDamage): boolean => {
+  const cuts = kind === "grit" || kind === "compound";
+  if (station === "colour") return cuts || (starts === "coated" && thickness_mm > 0);
+  return station === "level" && cuts && inFilm(damage);
+};
+
+interface Step extends BudgetRung {
+  /** Coats of one kind that follow one another are one step. */
+  readonly coat?: string;
+}
+
+function rungOf(op: Operation, damage: WorkedDamage, marks: Worked["marks"]): Step {
+  const mark = marks.get(op.id);
+  const gauge = mark?.body.kind === "done" ? mark.body.film_um : undefined;
+  const base = { done: mark !== undefined, ...(gauge === undefined ? {} : { gauge_um: gauge }) };
+  if (op.starts === "coated" && op.class) {
+    const material = damage.links.find((link) => link.class === op.class)?.material ?? classRow(op.class);
+    const adds_um = (op.thickness_mm ?? 0) * 1000 * (1 - middle(material.shrinkage_pct) / 100);
+    const name = op.role ? ROLE_LABELS[op.role] : material.name;
+    return { ...base, name, takes_um: 0, adds_um, coat: `${op.role} ${op.class}` };
+  }
+  const { name, takes_um } = cutOf(op, damage);
+  return { ...base, name, takes_um };
+}
+
+/** What a cut takes off a film: as it was planned for a cycle, else what its grain takes in its usual time. */
+function cutOf({ id, text }: Operation, { context }: WorkedDamage): { readonly name: string; readonly takes_um: number } {
+  const cycle = /\/cut-(\d+)\//.exec(id)?.[1];
+  if (cycle) return { name: `Cut ${cycle}`, takes_um: CUT_UM };
+  const label = /\b(P\d+)\b/.exec(text)?.[1];
+  const grade = label === undefined ? undefined : gradeNamed(label);
+  const compound = OTHER_ABRASIVES.find(({ id: row }) => row === (text.includes("medium") ? "compound-medium" : "compound-fine"));
+  const micron = (grade && grainOf(grade)) ?? Math.sqrt((compound?.micron[0] ?? 1) * (compound?.micron[1] ?? 1));
+  const hardness: Hardness = context.f.finish.finish === "polyester-film" ? 4 : 3;
+  return { name: label ?? "Compound", takes_um: usualUm(micron, { hardness, wet: true }) };
+}
+
+/** Coats of one kind in a row are one step: "3 × Top coat". */
+function grouped(steps: readonly Step[]): BudgetRung[] {
+  const groups: Step[][] = [];
+  for (const step of steps) {
+    const last = groups.at(-1);
+    const open = last?.[0];
+    if (last && open?.coat !== undefined && open.coat === step.coat && open.done === step.done && last.at(-1)?.gauge_um === undefined)
+      last.push(step);
+    else groups.push([step]);
+  }
+  return groups.map((group): BudgetRung => {
+    const [first] = group as [Step];
+    const last = group.at(-1) as Step;
+    return {
+      name: group.length > 1 ? `${group.length} × ${first.name.toLowerCase()}` : first.name,
+      takes_um: group.reduce((sum, { takes_um }) => sum + takes_um, 0),
+      adds_um: group.reduce((sum, { adds_um = 0 }) => sum + adds_um, 0),
+      done: last.done,
+      ...(last.gauge_um === undefined ? {} : { gauge_um: last.gauge_um }),
+    };
+  });
+}
+
+/** A film that was told, not gauged, is known to a fifth. */
+const SURVEYED_OFF = 0.2;
+
+function startOf(damage: WorkedDamage): Measured {
+  const { damage: measured, f } = damage.context;
+  if (!inFilm(damage)) return { um: 0, sd_um: 0, by: "new" };
+  const surveyed = "film_um" in measured ? measured.film_um : undefined;
+  if (surveyed !== undefined) return { um: surveyed, sd_um: surveyed * SURVEYED_OFF, by: "survey" };
+  const [um, sd_um] = TYPICAL_FILM_UM[f.finish.finish] ?? [SOME_FILM_UM, SOME_FILM_UM / 4];
+  return { um, sd_um, by: "typical" };
+}
+const SOME_FILM_UM = 80;
+
+/** Over a fill the colour must stay whole: what lies under the clear, and a little of that. Over wood the old film must. */
+function safeOf(damage: WorkedDamage, start: Measured, ops: readonly Operation[]): { readonly um: number; readonly because: string } {
+  if (start.by !== "new") return { um: safeFilmUm(damage.context.f.finish.finish), because: "a film thinner than that wears through" };
+  const colour = ops
+    .filter(({ role, starts }) => role === "colour" && starts === "coated")
+    .reduce((sum, op) => sum + (rungOf(op, damage, new Map()).adds_um ?? 0), 0);
+  return { um: colour + CLEAR_LEAST_UM, because: "under it the colour is cut" };
+}
+/** So much clear stays over the colour, µm; trade practice. */
+const CLEAR_LEAST_UM = 5;
+
+/** Where to stop, and where to tape; nothing where the film bears it all. A film that is still being built is not judged. */
+function stopWords(all: readonly BudgetStep[]): string | undefined {
+  const built = all.findIndex(({ flat_pct }) => flat_pct <= 50);
+  if (built < 0) return "These coats are too thin to be cut at all: lay more, or leave it as it lies.";
+  const steps = all.slice(built);
+  const [flat, edge] = [stopAt(steps, "flat"), stopAt(steps, "edge")];
+  const taped = edge === undefined ? "" : `Tape the edges before ${steps[Math.max(1, edge)]?.name ?? "you begin"}`;
+  if (flat !== undefined && flat > 0)
+    return `Stop before ${steps[flat]?.name}: the flat is more likely cut through than may be. Coat once more, or end there.${taped ? ` ${taped}.` : ""}`;
+  return taped ? `${taped}: there it is more likely cut through than may be. The flat bears it.` : undefined;
+}
