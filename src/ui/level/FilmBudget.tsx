@@ -1,5 +1,6 @@
 import { plain } from "@/core/units";
 import type { FilmBudget as Film } from "@/core/views/filmBudget";
+import { Sideways } from "../frame/Sideways";
 import { Sign } from "../signs/Sign";
 
 const BY = { survey: "as surveyed", typical: "as is typical; measure it", new: "the new film alone, over the fill" } as const;
@@ -21,7 +22,7 @@ export function FilmBudget({ film: { start, safe_um, safe_because, steps, stop }
           {BY[start.by]}
         </span>
       </h2>
-      <div className="section-rows">
+      <Sideways label="Bars of the film">
         <svg viewBox={`0 0 ${wide} ${TALL + 66}`} style={{ width: wide }} role="img" aria-label={wordsOf(steps, safe_um)}>
           {steps.map((step, i) => {
             const x = LEFT + i * SLOT;
@@ -45,7 +46,7 @@ export function FilmBudget({ film: { start, safe_um, safe_because, steps, stop }
           </text>
           <path d={`M${LEFT - 6} ${TALL + 18}H${wide}`} stroke="currentColor" strokeWidth="1.6" />
         </svg>
-      </div>
+      </Sideways>
       <p className="sub">
         Wide bars the flat, narrow ones the edge, µm; below, the chance that less than {plain(safe_um, 0)} µm is left, flat / edge:{" "}
         {safe_because}. An edge begins with seven tenths of the film and loses 1.6 times as much.

@@ -29,14 +29,14 @@ export function Ladder({ rungs }: { rungs: readonly LevelRung[] }) {
         <span className="rung-figure">leaves</span>
         <span className="rung-figure">hands</span>
       </p>
-      <svg width="96" height={tall} aria-hidden="true">
-        <path d={`M18 0V${tall}M26 0V${tall}M70 0V${tall}M78 0V${tall}`} stroke="currentColor" strokeWidth="1.6" />
+      <svg width="64" height={tall} aria-hidden="true">
+        <path d={`M4 0V${tall}M10 0V${tall}M46 0V${tall}M52 0V${tall}`} stroke="currentColor" strokeWidth="1.6" />
         {rungs.map(({ op, state }, i) => (
           <rect
             key={op}
-            x="18"
+            x="4"
             y={(at[i] ?? 0) - 6}
-            width="60"
+            width="48"
             height="12"
             fill={state === "done" ? "currentColor" : state === "now" ? "var(--color-verdigris)" : "var(--color-ground)"}
             stroke="currentColor"

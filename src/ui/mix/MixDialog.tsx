@@ -9,6 +9,7 @@ import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
 import type { Air } from "../frame/climate";
 import { Panel } from "../frame/Panel";
+import { Sideways } from "../frame/Sideways";
 import { Balls } from "./Balls";
 import { HardenerCurve } from "./HardenerCurve";
 import { Plaster } from "./Plaster";
@@ -75,7 +76,7 @@ export function MixDialog({ operation, air, close }: Props) {
 /** Each part by bead, spoon and drop. */
 function Counted({ parts, bore }: { parts: ReadonlyArray<ReturnType<typeof byHand>>; bore: number | undefined }) {
   return (
-    <div className="section-rows">
+    <Sideways label="Parts">
       <table className="lst">
         <thead>
           <tr>
@@ -112,7 +113,7 @@ function Counted({ parts, bore }: { parts: ReadonlyArray<ReturnType<typeof byHan
           ))}
         </tbody>
       </table>
-    </div>
+    </Sideways>
   );
 }
 
