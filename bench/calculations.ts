@@ -39,7 +39,12 @@ const QUESTIONS: Record<CalcName, object> = {
     start: START,
     climate: { samples: night },
   },
-  ladder: { from: { system: "P", grade: 60 }, to: { system: "P", grade: 2500 } },
+  // a drawer of two hundred sheets, many of one grain
+  ladder: {
+    from: { system: "P", grade: 60 },
+    to: { system: "P", grade: 2500 },
+    stock: Array.from({ length: 200 }, (_, i) => ({ system: "micron", grade: 270 * 0.983 ** i })),
+  },
   match: {
     substrate: "stoneware",
     finish: "glaze",

@@ -13,6 +13,7 @@ describe("the film budget", () => {
     expect(steps.map(({ flat_um }) => flat_um)).toEqual([110, 96, 86]);
     expect(steps.map(({ edge_um }) => edge_um)).toEqual([77, 54.6, 38.6].map((um) => expect.closeTo(um, 9)));
     expect(steps[2]?.edge_pct).toBeGreaterThan(50);
+    expect(steps.map(({ cut }) => cut)).toEqual([false, true, true]);
     expect([stopAt(steps, "edge"), stopAt(steps, "flat")]).toEqual([1, undefined]);
   });
 
@@ -37,7 +38,7 @@ describe("the film budget", () => {
           expect(step.edge_um).toBeCloseTo(um * EDGE.film_factor - takes.slice(0, i + 1).reduce((a, b) => a + b, 0) * EDGE.cut_factor, 6);
         });
         const stop = stopAt(steps, "edge") ?? steps.length;
-        expect(steps.slice(0, stop).every(({ edge_pct }) => edge_pct <= STOP_PCT)).toBe(true);
+        expect(steps.slice(0, stop).every(({ edge_pct, cut }) => !cut || edge_pct <= STOP_PCT)).toBe(true);
         expect(steps.slice(stop).every(({ edge_pct }) => edge_pct > STOP_PCT)).toBe(true);
       }),
     );

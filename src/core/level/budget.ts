@@ -18,6 +18,8 @@ export interface BudgetStep {
   readonly edge_pct: number;
   /** It is behind. */
   readonly done: boolean;
+  /** Something was taken off: only then can it be too much. */
+  readonly cut: boolean;
 }
 
 /** At an edge a film has run thin, and a block cuts more: trade practice, as shares of the flat. */
@@ -44,7 +46,7 @@ export interface BudgetRung extends Pick<Rung, "takes_um"> {
 export function budgetOf(start: Measured, rungs: readonly BudgetRung[], safe_um: number): BudgetStep[] {
   let base = { um: start.um, sd_um: start.sd_um };
   let cuts: Array<{ um: number; sd_um: number }> = [];
-  const steps = [stepOf("Before", base, cuts, safe_um, true)];
+  const steps = [stepOf({ name: "Before", done: true, cut: false }, base, cuts, safe_um)];
   for (const { name, takes_um, adds_um = 0, done, gauge_um } of rungs) {
     base = { um: base.um + adds_um, sd_um: Math.hypot(base.sd_um, adds_um * COAT_OFF) };
     if (takes_um > 0) cuts = [...cuts, { um: takes_um, sd_um: takes_um * CUT_OFF }];
@@ -52,7 +54,7 @@ export function budgetOf(start: Measured, rungs: readonly BudgetRung[], safe_um:
       base = { um: gauge_um, sd_um: Math.max(GAUGE_UM, gauge_um * GAUGE_OFF) };
       cuts = [];
     }
-    steps.push(stepOf(name, base, cuts, safe_um, done));
+    steps.push(stepOf({ name, done, cut: takes_um > 0 }, base, cuts, safe_um));
   }
   return steps;
 }
@@ -61,26 +63,24 @@ const GAUGE_UM = 2;
 const GAUGE_OFF = 0.03;
 
 function stepOf(
-  name: string,
+  step: Pick<BudgetStep, "name" | "done" | "cut">,
   base: { um: number; sd_um: number },
   cuts: Array<{ um: number; sd_um: number }>,
   safe_um: number,
-  done: boolean,
 ): BudgetStep {
   const left = film({ existing_um: base.um, existing_sd_um: base.sd_um, coats: [], cuts, edge: EDGE, safe_um });
   return {
-    name,
+    ...step,
     flat_um: left.left_um,
     edge_um: left.left_edge_um,
     flat_pct: left.rub_through_pct,
     edge_pct: left.rub_through_edge_pct,
-    done,
   };
 }
 
-/** The first step after which a place is more likely rubbed through than may be; undefined where none is. 0 = before anything is taken off. */
+/** The first cut after which a place is more likely rubbed through than may be; undefined where none is. */
 export function stopAt(steps: readonly BudgetStep[], where: "edge" | "flat"): number | undefined {
-  const at = steps.findIndex((step) => (where === "edge" ? step.edge_pct : step.flat_pct) > STOP_PCT);
+  const at = steps.findIndex((step) => step.cut && (where === "edge" ? step.edge_pct : step.flat_pct) > STOP_PCT);
   return at < 0 ? undefined : at;
 }
 

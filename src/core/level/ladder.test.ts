@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { ABRASIVE_SYSTEMS, type Grade } from "../catalogue";
-import { gritLadder, type Rung } from "./gritLadder";
-import { ladder, P_SERIES } from "./ladder";
+import { gritLadder, MAX_STEP_RATIO, type Rung } from "./gritLadder";
+import { bestSheet, ladder, P_SERIES } from "./ladder";
 import { walk } from "./walk";
 
 const P = (grade: number) => ({ system: "P", grade }) as const;
@@ -111,6 +111,26 @@ test("both ends are kept, every rung is finer, every ratio is that of its neighb
       });
     }),
   );
+});
+
+describe("the one sheet that helps most", () => {
+  test("stands in the middle of the widest step; a drawer without a gap needs none", () => {
+    expect(bestSheet(P(80), P(400), [P(80), P(120), P(400)])).toEqual(P(220));
+    expect(bestSheet(P(80), P(400), [P(80), P(120), P(180), P(280), P(400)])).toBeUndefined();
+  });
+
+  test("no other sheet leaves less of a gap", () => {
+    const stocks = fc.uniqueArray(fc.constantFrom(...P_SERIES), { minLength: 0, maxLength: 6, selector: ({ grade }) => grade });
+    const excess = (stock: readonly Rung[]) => costOf(gritLadder(rung(80), rung(800), stock), MAX_STEP_RATIO).excess;
+    const rung = (grade: number) => P_SERIES.find((each) => each.grade === grade) as Rung;
+    fc.assert(
+      fc.property(stocks, (stock) => {
+        const best = bestSheet(P(80), P(800), stock);
+        const withBest = best ? excess([...stock, rung(best.grade)]) : excess(stock);
+        for (const other of P_SERIES) expect(withBest).toBeLessThanOrEqual(excess([...stock, other]) + 1e-9);
+      }),
+    );
+  });
 });
 
 describe("cushioned cloths, which no standard holds", () => {

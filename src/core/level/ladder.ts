@@ -67,6 +67,25 @@ function buyWarning(after: Grade, to: Rung, ratio: number, maxRatio: number): Wa
   };
 }
 
+/**
+ * The one grade that a drawer misses most on the way from one grade to another: with it the widest steps come nearest to what erases the
+ * scratches before. Undefined where no step is too wide, or no grade of the P series helps.
+ */
+export function bestSheet(from: Grade, to: Grade, stock: readonly Grade[], maxRatio = MAX_STEP_RATIO): Grade | undefined {
+  const [start, end] = [rungOf(from), rungOf(to)];
+  const owned = stock.map(rungOf);
+  const excess = (choice: readonly Rung[]) => {
+    const walked = gritLadder(start, end, choice, maxRatio);
+    return walked.slice(1).reduce((sum, { micron }, i) => sum + Math.max(0, Math.log((walked[i] as Rung).micron / micron / maxRatio)), 0);
+  };
+  const now = excess(owned);
+  if (now <= 1e-9 || end.micron > start.micron) return undefined;
+  const between = P_SERIES.filter(({ micron }) => micron < start.micron && micron > end.micron);
+  const tried = between.map((rung) => ({ rung, left: excess([...owned, rung]) })).sort((a, b) => a.left - b.left);
+  const [best] = tried;
+  return best && best.left < now - 1e-9 ? { system: best.rung.system, grade: best.rung.grade } : undefined;
+}
+
 /** The rungs to walk out of a drawer, and where a step of it is too wide, those that have to be got between. */
 export function bridged(from: Grade, to: Grade, stock: readonly Grade[]): Grade[] {
   const { steps } = ladder({ from, to, stock: [...stock] });

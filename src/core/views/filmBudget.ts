@@ -26,7 +26,8 @@ export function filmBudgetsOf({ repair, marks }: Worked): FilmBudget[] {
     const rungs = grouped(ops.map((op) => rungOf(op, damage, marks)));
     const start = startOf(damage);
     const safe = safeOf(damage, start, ops);
-    const steps = budgetOf(start, rungs, safe.um);
+    // where no film is yet, there is nothing to show before the first coat
+    const steps = budgetOf(start, rungs, safe.um).slice(start.by === "new" ? 1 : 0);
     const stop = stopWords(steps);
     return [{ damage: damage.id, start, safe_um: safe.um, safe_because: safe.because, steps, ...(stop ? { stop } : {}) }];
   });
@@ -119,14 +120,11 @@ function safeOf(damage: WorkedDamage, start: Measured, ops: readonly Operation[]
 /** So much clear stays over the colour, µm; trade practice. */
 const CLEAR_LEAST_UM = 5;
 
-/** Where to stop, and where to tape; nothing where the film bears it all. A film that is still being built is not judged. */
-function stopWords(all: readonly BudgetStep[]): string | undefined {
-  const built = all.findIndex(({ flat_pct }) => flat_pct <= 50);
-  if (built < 0) return "These coats are too thin to be cut at all: lay more, or leave it as it lies.";
-  const steps = all.slice(built);
+/** Where to stop, and where to tape; nothing where the film bears every cut. */
+function stopWords(steps: readonly BudgetStep[]): string | undefined {
   const [flat, edge] = [stopAt(steps, "flat"), stopAt(steps, "edge")];
-  const taped = edge === undefined ? "" : `Tape the edges before ${steps[Math.max(1, edge)]?.name ?? "you begin"}`;
-  if (flat !== undefined && flat > 0)
+  const taped = edge === undefined ? "" : `Tape the edges before ${steps[edge]?.name}`;
+  if (flat !== undefined)
     return `Stop before ${steps[flat]?.name}: the flat is more likely cut through than may be. Coat once more, or end there.${taped ? ` ${taped}.` : ""}`;
   return taped ? `${taped}: there it is more likely cut through than may be. The flat bears it.` : undefined;
 }

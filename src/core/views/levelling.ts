@@ -1,5 +1,6 @@
 import { type Grade, gradeLabel, gradeNamed, grainOf, grainRange, type Range } from "../catalogue";
 import { TYPICAL_FILM_UM } from "../level/budget";
+import { bestSheet } from "../level/ladder";
 import { OTHER_ABRASIVES } from "../level/others.data";
 import { type Hardness, type Rung, rungsOf, type Sanded, sheetsFor, wantsCoarser } from "../level/rung";
 import { type Sheen, type ShrinkWait, shrinkWait } from "../level/shrinkWait";
@@ -36,6 +37,8 @@ export interface Levelling {
   /** What stood proud when the ladder was set up, µm; and whether it was measured. */
   readonly proud_um: number;
   readonly measured: boolean;
+  /** The one sheet that would help most, where the drawer has a hole. */
+  readonly sheet?: string;
   /** So much still stands proud that a coarser grade is the shorter way. */
   readonly coarser?: { readonly proud_mm: number; readonly next: string };
   readonly beside?: { readonly finish: string; readonly um: number; readonly takes_um: number };
@@ -64,9 +67,10 @@ export function levellingsOf({ repair, marks }: Worked, acts: readonly Act[], ai
         rungs,
         proud_um: proud.um,
         measured: proud.measured,
-        under: underOf(damage),
+        under: underOf(damage, rungs),
         ...present({
           coarser: coarserOf(rungs, sanded),
+          sheet: sheetOf(damage, rungs),
           beside: besideOf(damage, rungs),
           wait: waitOf(damage, filled, marks, repair.operations, air, now),
         }),
@@ -153,6 +157,15 @@ const HAIR_MM = 0.15;
 const heightIn = (mark: Mark | undefined): number[] =>
   mark?.body.kind === "done" && mark.body.surface_mm !== undefined ? [mark.body.surface_mm] : [];
 
+/** What is missing most of a drawer that is known. */
+function sheetOf({ context }: WorkedDamage, rungs: readonly LevelRung[]): string | undefined {
+  const { grits } = context.tools;
+  const grades = rungs.flatMap(({ grade }) => grade ?? []);
+  const [from, to] = [grades[0], grades.at(-1)];
+  const best = grits && from && to && bestSheet(from, to, grits);
+  return best && gradeLabel(best);
+}
+
 /** After the last rung that was measured: what stands there against what the next one takes. */
 function coarserOf(rungs: readonly LevelRung[], sanded: Sanded): Levelling["coarser"] {
   const last = rungs.filter(({ state }) => state === "done").at(-1);
@@ -168,7 +181,10 @@ function besideOf({ context: { f, places } }: WorkedDamage, [first]: readonly Le
   return { finish: inSentence(f.finish.label), um: typical[0], takes_um: first.leaves_um };
 }
 
-const underOf = ({ context: { f } }: WorkedDamage): Levelling["under"] => (f.finish.gloss ? "gloss" : f.finish.film ? "primer" : "satin");
+/** What ends coarser than this is coated; what ends finer is left as it is, in its own gloss. Grain, µm. */
+const COATED_FROM_UM = 15;
+const underOf = ({ context: { f } }: WorkedDamage, rungs: readonly LevelRung[]): Levelling["under"] =>
+  (rungs.at(-1)?.micron ?? 0) > COATED_FROM_UM ? "primer" : f.finish.gloss ? "gloss" : "satin";
 
 function waitOf(
   damage: WorkedDamage,

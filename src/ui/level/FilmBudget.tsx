@@ -35,7 +35,7 @@ export function FilmBudget({ film: { start, safe_um, safe_because, steps, stop }
                   {step.name}
                 </text>
                 <text x={x} y={TALL + 52} className="draw-text soft">
-                  {risk(step.flat_pct)} / {risk(step.edge_pct)}
+                  {step.cut ? `${risk(step.flat_pct)} / ${risk(step.edge_pct)}` : "laid"}
                 </text>
               </g>
             );
@@ -48,11 +48,11 @@ export function FilmBudget({ film: { start, safe_um, safe_because, steps, stop }
         </svg>
       </Sideways>
       <p className="sub">
-        Wide bars the flat, narrow ones the edge, µm; below, the chance that less than {plain(safe_um, 0)} µm is left, flat / edge:{" "}
+        Wide bars the flat, narrow ones the edge, µm; below each cut, the chance that less than {plain(safe_um, 0)} µm is left, flat / edge:{" "}
         {safe_because}. An edge begins with seven tenths of the film and loses 1.6 times as much.
       </p>
       <Sign name={stop ? "soon" : "done"} wrap>
-        {stop ?? "The film bears all of it, at the edge too."}
+        {stop ?? "The film bears every cut, at the edge too."}
       </Sign>
     </section>
   );

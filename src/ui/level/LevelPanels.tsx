@@ -5,6 +5,7 @@ import type { FilmBudget as Film } from "@/core/views/filmBudget";
 import type { Levelling } from "@/core/views/levelling";
 import { Segmented } from "../forms/Segmented";
 import { lazily } from "../frame/lazily";
+import { Sign } from "../signs/Sign";
 import { Alike } from "./Alike";
 import { Backing } from "./Backing";
 import { FilmBudget } from "./FilmBudget";
@@ -45,6 +46,11 @@ export function LevelPanels({ levellings, films, closed }: { levellings: readonl
           <p>
             Paper: {counted(quarters, "quarter sheet")}, {plain(paper(0), 2)} to {plain(paper(1), 2)} €.
           </p>
+          {level.sheet && (
+            <Sign name="soon" wrap>
+              The drawer has a hole: of one sheet, {level.sheet} would help most.
+            </Sign>
+          )}
           {beside && (
             <p>
               Beside it lies {beside.finish}, some {plain(beside.um, 0)} µm: one slip of {rungs[0]?.label} scratches{" "}

@@ -11,6 +11,7 @@ const daysWords = (days: number): string => (days < 1 ? `${plain(days * 24, 0)} 
 export function ShrinkCurve({ wait }: { wait: NonNullable<Levelling["wait"]> }) {
   const { material, left_um, days, curve, seen, sheen, laid } = wait;
   const limit = WITNESS_UM[sheen];
+  const whole = (curve.at(-1)?.day ?? 0) > 8;
   const now = curve.find((point) => point.left_um <= left_um)?.day ?? 0;
   return (
     <section aria-label="Shrink wait" className="pt-4">
@@ -31,7 +32,12 @@ export function ShrinkCurve({ wait }: { wait: NonNullable<Levelling["wait"]> }) 
         <ResponsiveContainer width="100%" height={160}>
           <AreaChart data={[...curve]} margin={{ top: 8, right: 16, bottom: 4, left: 4 }}>
             <CartesianGrid stroke="var(--color-ash-deep)" vertical={false} />
-            <XAxis dataKey="day" type="number" domain={[0, "dataMax"]} tickFormatter={(value: number) => `${plain(value, 0)} d`} />
+            <XAxis
+              dataKey="day"
+              type="number"
+              domain={[0, "dataMax"]}
+              tickFormatter={(value: number) => `${plain(value, whole ? 0 : 1)} d`}
+            />
             <YAxis width={58} tickFormatter={(value: number) => `${plain(value, 0)} µm`} />
             <Area dataKey="left_um" stroke="var(--color-ink)" strokeWidth={2} fill="url(#h-lacquer)" isAnimationActive={false} />
             <ReferenceLine y={limit} stroke="var(--color-minium)" strokeWidth={2} />

@@ -53,9 +53,9 @@ export function SurfaceLeft({ level: { rungs, sanded, under } }: { level: Levell
           label="Under"
           value={cover}
           options={[
-            ["gloss", "under gloss"],
-            ["satin", "bare or satin"],
-            ["primer", "under primer"],
+            ["gloss", "left in gloss"],
+            ["satin", "left bare or satin"],
+            ["primer", "under primer or coats"],
           ]}
           onChange={setCover}
         />
@@ -86,8 +86,8 @@ export function SurfaceLeft({ level: { rungs, sanded, under } }: { level: Levell
         </p>
       )}
       <p className="sub">
-        A picture of a model, not of your piece: 2 mm across the strokes, grains scattered as the standard allows, each rung given its usual
-        time. It shows which scratch would stay; raking light shows which did.
+        A picture of a model, not of your piece: 2 mm across the strokes, grains scattered as the standard allows, each rung given the time
+        that is planned for it. It shows which scratch would stay; raking light shows which did.
       </p>
     </section>
   );
