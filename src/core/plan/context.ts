@@ -2,6 +2,7 @@ import { type Grade, type MaterialClass, type OpFacts, type Range, type Role, WA
 import type { School, Texture } from "../fill/schools.data";
 import type { Drill } from "../join/drills.data";
 import type { SizedBrace } from "../join/sizing";
+import { cupFactor, warmsItself } from "../mix/cupHeat";
 import { massShares } from "../mix/mix";
 import type { Damage } from "../survey/measures.data";
 import type { Survey } from "../survey/survey.schema";
@@ -105,7 +106,7 @@ const WARM_CUP_G = 50;
 
 /** What to mind while mixing: the material's own hazards, and the heat of a big cup of reacting resin. */
 export function mixCautions(material: MaterialClass, { mass_g, batches }: Pick<Weighed, "mass_g" | "batches">): string[] {
-  const warms = material.cure.by === "reaction" && ["none", "monomer"].includes(material.carrier) && mass_g / batches > WARM_CUP_G;
+  const warms = warmsItself(material) && mass_g / batches > WARM_CUP_G;
   return [...material.hazards, ...(warms ? ["cup-heat"] : [])];
 }
 
@@ -115,10 +116,10 @@ export function weigh(material: MaterialClass, need_cm3: number, extra_pct: numb
   const density = material.mix.mixed_density ?? densityOf(material);
   const mass_g = volume_cm3 * density;
   const working = lagOf(material, ["working"], 1, air)?.range[0] ?? Infinity;
-  const byTime = volume_cm3 / (working * APPLY[apply]);
   const { largest_g, because } = cupOf(material, apply);
   const byCup = mass_g / largest_g;
-  const batches = Math.max(1, Math.ceil(Math.max(byTime, byCup) - 1e-9));
+  const timed = timedBatches(material, { volume_cm3, mass_g, speed: APPLY[apply], working });
+  const batches = Math.max(1, timed, Math.ceil(byCup - 1e-9));
   const shares = massShares({ parts: [...material.mix.parts], ratio_by: material.mix.ratio_by });
   const parts = material.mix.parts.map(({ name }, i) => ({ name, mass_g: mass_g * (shares[i] ?? 0) }));
   return {
@@ -126,9 +127,19 @@ export function weigh(material: MaterialClass, need_cm3: number, extra_pct: numb
     volume_cm3,
     parts,
     batches,
-    limited_by: batches === 1 ? "" : byTime >= byCup ? "the time it stays workable" : because,
+    limited_by: batches === 1 ? "" : timed >= byCup ? "the time it stays workable" : because,
     smallest_g: Math.min(...parts.map((part) => part.mass_g)) / batches,
   };
+}
+
+/** The fewest batches of which each is used up while it is workable; a smaller cup stays cooler, so that it lasts longer. */
+function timedBatches(
+  material: MaterialClass,
+  { volume_cm3, mass_g, speed, working }: { volume_cm3: number; mass_g: number; speed: number; working: number },
+): number {
+  let batches = Math.max(1, Math.ceil(volume_cm3 / (working * speed) - 1e-9));
+  while (volume_cm3 / batches / speed > working * cupFactor(material, mass_g / batches) * (1 + 1e-9)) batches += 1;
+  return batches;
 }
 
 /** The largest batch of a material, and why no larger one. */

@@ -1,4 +1,5 @@
 import { classRow, type MaterialClass, middle } from "../catalogue";
+import { cupFactor } from "../mix/cupHeat";
 import { volumeOf } from "../survey/place";
 import { counted, grams, inSentence, plain } from "../units";
 import {
@@ -251,7 +252,7 @@ function layer(c: Context, group: Group, n: number, needs: readonly Need[], out:
     text: words(weighed),
     together: (cm3) => told(weigh(material, cm3, extraPct(c, cm3, apply), apply, c.air), words),
     need_cm3: total,
-    why: `${changedWords(here, n)}${mixWhy(c, material, total, weighed.volume_cm3)}`,
+    why: `${changedWords(here, n)}${mixWhy(c, material, total, weighed.volume_cm3)}${cupWords(material, weighed.mass_g / weighed.batches)}`,
     done_when: material.mix.cue.charAt(0).toLowerCase() + material.mix.cue.slice(1).replace(/\.$/, ""),
     hands_min: [4, 10],
     cautions: mixCautions(material, weighed),
@@ -288,6 +289,12 @@ function mixWhy(c: Context, material: MaterialClass, need: number, volume: numbe
   if (c.f.way === "build" && !c.fill?.school)
     return `${about} Model it soft with a wet tool, or build it over size and carve: both lead there.`;
   return about;
+}
+
+/** How much sooner a big cup of what warms itself sets. */
+function cupWords(material: MaterialClass, mass_g: number): string {
+  const shorter = (1 - cupFactor(material, mass_g)) * 100;
+  return shorter < 3 ? "" : ` In a cup of ${grams(mass_g)} it warms itself and sets some ${plain(shorter, 0)} % sooner: spread it flat.`;
 }
 
 function applied(c: Context, material: MaterialClass, places: readonly WorkPlace[]): Apply {

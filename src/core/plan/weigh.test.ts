@@ -1,7 +1,9 @@
 import fc from "fast-check";
 import { CLASS_ROWS, classRow } from "../catalogue";
+import { cupFactor } from "../mix/cupHeat";
 import { grams } from "../units";
-import { mixCautions, weigh } from "./context";
+import { APPLY, mixCautions, weigh } from "./context";
+import { lagOf } from "./lag";
 
 const AIR = { temp_C: 20, rh_pct: 50 };
 
@@ -94,4 +96,18 @@ describe("grams in words", () => {
   test("nothing is nothing", () => {
     expect(grams(0)).toBe("0.00 g");
   });
+});
+
+test("no batch outlives its pot life in its own cup, whatever is needed", () => {
+  const EPOXY = classRow("epoxy-slow");
+  const [working = 0] = lagOf(EPOXY, ["working"], 1, AIR)?.range ?? [];
+  fc.assert(
+    fc.property(fc.double({ min: 0.5, max: 3000, noNaN: true }), fc.constantFrom("spread" as const, "pressed" as const), (cm3, apply) => {
+      const { batches, volume_cm3, mass_g, smallest_g } = weigh(EPOXY, cm3, 20, apply, AIR);
+      const each_min = volume_cm3 / batches / APPLY[apply];
+      expect(each_min).toBeLessThanOrEqual(working * cupFactor(EPOXY, mass_g / batches) * (1 + 1e-6));
+      expect(mass_g / batches).toBeLessThanOrEqual(150 * (1 + 1e-6));
+      expect(smallest_g).toBeGreaterThan(0);
+    }),
+  );
 });
