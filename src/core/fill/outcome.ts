@@ -1,7 +1,7 @@
 import type { Range } from "../catalogue";
 import { RATIO_OFF_PCT } from "../mix/weighing";
-import { formatMinutes, plain } from "../units";
-import type { Outcome } from "./outcomes.data";
+import { type CameOutWay, type Cause, type CauseRow, formatMinutes, likely, plain, silent } from "../units";
+import { OUTCOMES, type Outcome } from "./outcomes.data";
 
 /** What is on record of a mix, and what its class asks. */
 export interface MixFacts {
@@ -19,23 +19,6 @@ export interface MixFacts {
   readonly shrinkage_pct: Range;
   /** It hardens by drying, not by a hardener. */
   readonly dries: boolean;
-}
-
-export interface Cause {
-  readonly text: string;
-  /** The record speaks for it; else it is only what else it may be. */
-  readonly seen: boolean;
-}
-
-interface CauseRow {
-  readonly of: readonly Outcome[];
-  /** Mixes that it can happen to; absent = all. */
-  readonly when?: (facts: MixFacts) => boolean;
-  /** How strongly the record speaks for it: 0 = not at all, 1 = as much as data sheets call wrong, more = more. */
-  readonly speaks: (facts: MixFacts) => number;
-  readonly says: (facts: MixFacts) => string;
-  /** What it may be all the same where the record says nothing of it; absent = it is not named then. */
-  readonly else?: string;
 }
 
 /** Which part fell short of its ratio to the others, and by how many percent. */
@@ -62,13 +45,8 @@ function tooThick({ thickness_mm, max_layer_mm }: MixFacts): string {
   return `It was laid ${plain(thickness_mm)} mm thick; ${plain(max_layer_mm)} mm is the most in one layer.`;
 }
 
-/** A cause that nothing on record can speak for. */
-function silent(of: readonly Outcome[], words: string): CauseRow {
-  return { of, speaks: () => 0, says: () => words, else: words };
-}
-
 /** Causes by outcome. Trade practice; what each looks at stands in the record. */
-const CAUSES: readonly CauseRow[] = [
+const CAUSES: ReadonlyArray<CauseRow<MixFacts, Outcome>> = [
   {
     of: ["still-soft"],
     speaks: ({ temp_C, min_C }) => (temp_C < min_C ? 3 : 0),
@@ -128,16 +106,9 @@ const CAUSES: readonly CauseRow[] = [
   silent(["still-soft", "set-in-cup"], "The jar is old or was left open: look at its date, and try a little of it by itself."),
 ];
 
-/** The record speaks for a cause from here on. */
-const SEEN = 0.4;
+/** Every way a mix may come out badly, with what it may come from by its record. */
+export const outcomesOf = (facts: MixFacts): CameOutWay[] =>
+  OUTCOMES.map(({ outcome, label }) => ({ outcome, label, causes: causesOf(outcome, facts) }));
 
-/** Likely causes of an outcome, what the record speaks for most first; then, in the order of the table, what it may be all the same. */
-export function causesOf(outcome: Outcome, facts: MixFacts): Cause[] {
-  return CAUSES.filter(({ of, when }) => of.includes(outcome) && (when?.(facts) ?? true))
-    .map((row) => ({ row, weight: row.speaks(facts) }))
-    .sort((a, b) => b.weight - a.weight)
-    .flatMap(({ row, weight }): Cause[] => {
-      if (weight >= SEEN) return [{ text: row.says(facts), seen: true }];
-      return row.else === undefined ? [] : [{ text: row.else, seen: false }];
-    });
-}
+/** Likely causes of an outcome, what the record speaks for most first. */
+export const causesOf = (outcome: Outcome, facts: MixFacts): Cause[] => likely(CAUSES, outcome, facts);

@@ -1,3 +1,4 @@
+export * from "./causes";
 export * from "./drawing";
 export * from "./duration";
 export * from "./length";

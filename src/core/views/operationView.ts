@@ -1,12 +1,12 @@
 import { CAUTIONS, type Role, type Station } from "../catalogue";
+import { type CoatFacts, looksOf } from "../colour/looks";
 import { workingRange } from "../cure/working";
-import { type Cause, causesOf, type MixFacts } from "../fill/outcome";
-import { OUTCOMES, type Outcome } from "../fill/outcomes.data";
+import { type MixFacts, outcomesOf } from "../fill/outcome";
 import type { Operation } from "../plan/plan.schema";
 import type { BodyOf, Start } from "../record/events.schema";
 import { materialTaken, type Treatment } from "../record/treatment";
 import { placeSize } from "../survey/place";
-import { present } from "../units";
+import { type CameOutWay, present } from "../units";
 import type { Act } from "./acts";
 import { type JarChoice, jarsFor, type StockProduct } from "./stock";
 import type { Worked } from "./worked";
@@ -47,8 +47,8 @@ export interface OperationView
     readonly against?: NonNullable<BodyOf<"done">["against"]>;
     /** Measured so far below the old surface, mm, and no round has met it yet. */
     readonly low_mm?: number;
-    /** Of a mix: what each way to come out badly may come from, likeliest first. */
-    readonly causes?: Readonly<Record<Outcome, readonly Cause[]>>;
+    /** Of a mix or a coat: what each way to come out badly may come from, likeliest first. */
+    readonly came_out?: readonly CameOutWay[];
   };
 }
 
@@ -140,7 +140,7 @@ function viewOf(
       mark: mark && {
         ...markView(mark.entry, mark.at, mark.by, mark.body),
         ...(round === last ? lowOf(op, mark.body) : {}),
-        ...causesFor(op, mark.body),
+        ...cameOut(op, mark.body),
       },
     }),
   };
@@ -176,25 +176,42 @@ function lowOf({ kind }: Operation, body: BodyOf<"done"> | BodyOf<"skipped">): {
 /** What hardens by giving these off has no hardener that could be short. */
 const DRIES: readonly string[] = ["water", "alcohol", "ketone", "hydrocarbon"];
 
-/** What a mix that came out badly may come from, by what is on record of it. */
-function causesFor({ starts, hands_min }: Operation, body: BodyOf<"done"> | BodyOf<"skipped">): { causes?: Record<Outcome, Cause[]> } {
-  if (body.kind !== "done" || !body.start || starts !== "mixed") return {};
-  const { parts = [], climate, thickness_mm } = body.start;
-  const row = materialTaken(body.start);
-  const facts: MixFacts = {
-    parts,
-    temp_C: climate.temp_C,
+/** What a mix or a coat that came out badly may come from, by what is on record of it. */
+function cameOut(op: Operation, body: BodyOf<"done"> | BodyOf<"skipped">): { came_out?: readonly CameOutWay[] } {
+  if (body.kind !== "done" || !body.start) return {};
+  if (op.starts === "mixed") return { came_out: outcomesOf(mixFacts(op, body, body.start)) };
+  return op.starts === "coated" ? { came_out: looksOf(coatFacts(op, body, body.start)) } : {};
+}
+
+function mixFacts({ hands_min }: Operation, body: BodyOf<"done">, start: Start): MixFacts {
+  const row = materialTaken(start);
+  return {
+    parts: start.parts ?? [],
+    temp_C: start.climate.temp_C,
     reference_C: row.cure.reference_C,
     min_C: row.cure.min_C,
-    working_min: workingRange({ row, climate_C: climate.temp_C }),
+    working_min: workingRange({ row, climate_C: start.climate.temp_C }),
     hands_min: body.hands_min ?? hands_min[0],
     planned_hands_min: [hands_min[0], hands_min[1]],
-    thickness_mm,
+    thickness_mm: start.thickness_mm,
     max_layer_mm: row.max_layer_mm,
     shrinkage_pct: row.shrinkage_pct,
     dries: DRIES.includes(row.carrier),
   };
-  return { causes: Object.fromEntries(OUTCOMES.map(({ outcome }) => [outcome, causesOf(outcome, facts)])) as Record<Outcome, Cause[]> };
+}
+
+function coatFacts({ thickness_mm }: Operation, body: BodyOf<"done">, start: Start): CoatFacts {
+  const row = materialTaken(start);
+  return {
+    ...start.climate,
+    reference_C: row.cure.reference_C,
+    min_C: row.cure.min_C,
+    laid_mm: start.thickness_mm,
+    planned_mm: thickness_mm ?? start.thickness_mm,
+    early: body.against?.state === "too-early",
+    late: body.against?.state === "too-late",
+    carrier: row.carrier,
+  };
 }
 
 function markView(

@@ -61,7 +61,7 @@ export function OperationRow({ operation, air, now, several, closed, elsewhere }
             </p>
           ))}
         {mark && <Marked operation={operation} mark={mark} wall={wall} />}
-        {mark?.causes && !closed && <CameOut operation={operation} causes={mark.causes} />}
+        {mark?.came_out && !closed && <CameOut operation={operation} ways={mark.came_out} />}
         {!mark && !now && <p className="sub">{formatMinutes((hands_min[0] + hands_min[1]) / 2)} of hands</p>}
       </div>
       {kept.includes(id) ? (
