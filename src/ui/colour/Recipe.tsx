@@ -11,6 +11,7 @@ import { parseNumber } from "../forms/parse";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
 import { ColourField, labWords, Patch } from "./ColourField";
+import { GreyCard } from "./GreyCard";
 import { useColourWorker } from "./useColourWorker";
 
 interface Draft {
@@ -56,6 +57,7 @@ export function Recipe() {
             value={target}
             onChange={(text) => change({ target: text })}
           />
+          <GreyCard use={({ L, a, b }) => change({ target: [L, a, b].map((value) => value.toFixed(1)).join(" ") })} />
           <NumberField
             name="recipe_g"
             label="Paint to mix"
