@@ -1,5 +1,6 @@
 import { expect, test } from "@playwright/test";
-import { expectAccessible, newTreatment, write } from "./support";
+import sharp from "sharp";
+import { demoTreatment, expectAccessible, newTreatment, workedOut, workOff, write } from "./support";
 
 const PIECE = { title: "Shuttle-bar knob", kind: "other", part: { name: "knob", substrate: "hardwood", finish: "lacquer" } };
 const SURVEYED = {
@@ -50,4 +51,70 @@ test("transparent coats: from one dried coat to where to stop, and by how much t
   await expect(strip.getByText("coat 7", { exact: true })).toBeVisible();
   await page.reload();
   await expect(strip.getByLabel("Ground")).toHaveValue("80 4 20");
+});
+
+test("a photograph with a grey card in lamplight: the spot reads as it is by day, its doubts are said, and it goes into the recipe", async ({
+  page,
+}) => {
+  await page.goto(`/treatments/${demoTreatment("carousel-hare")}/colour`);
+  await page.getByText("From a photograph with a grey card", { exact: true }).click();
+  // a grey card left, an ochre right, both under a warm lamp that takes a third of the blue
+  const lamp = (linear: number, share: number) => Math.round(255 * (1.055 * (linear * share) ** (1 / 2.4) - 0.055));
+  const under = ([r, g, b]: readonly [number, number, number]) => ({ r: lamp(r, 1.1), g: lamp(g, 1), b: lamp(b, 0.67) });
+  const [card, ochre] = [under([0.184, 0.184, 0.184]), under([0.42, 0.27, 0.09])];
+  const buffer = await sharp({ create: { width: 400, height: 300, channels: 3, background: ochre } })
+    .composite([{ input: { create: { width: 180, height: 300, channels: 3, background: card } }, left: 0, top: 0 }])
+    .png()
+    .toBuffer();
+  const file = page.getByLabel("Photograph, card and piece in the same light");
+  await file.setInputFiles({ name: "note.png", mimeType: "image/png", buffer: Buffer.from("no picture") });
+  await expect(page.getByText(/no picture that the browser can read/)).toBeVisible();
+  await file.setInputFiles({ name: "card.png", mimeType: "image/png", buffer });
+  // 0.42, 0.27, 0.09 linear by day are L 60.7, a 4.5, b 34.8 (IEC 61966-2-1, CIE 15)
+  await expect(page.getByText(/^L 6[01], a [345], b 3[3-6]$/).first()).toBeVisible();
+  await expect(page.getByText(/the spot varies by 0 dE/)).toBeVisible();
+  await page.getByRole("button", { name: "2 the colour" }).click();
+  // on the edge of both there are two colours
+  await page.getByLabel("From the left").fill("0.45");
+  await expect(page.getByText(/holds more than one colour/)).toBeVisible();
+  await page.getByLabel("From the left").fill("0.7");
+  await expectAccessible(page);
+  await page.getByRole("button", { name: "Use this colour" }).click();
+  await expect(page.getByLabel("Colour to meet, dry and under its coat")).toHaveValue(/^6[01]\.\d [345]\.\d 3[3-6]\.\d$/);
+});
+
+test("a coat that bloomed: the damp air on record is named first, with what to change, and it goes into the record", async ({ page }) => {
+  const { treatment } = await newTreatment(page, { ...PIECE, title: "Shooting-gallery shield" });
+  await write(page, treatment, 0, SURVEYED);
+  await write(page, treatment, 1, {
+    ...MATCHED,
+    chain: [...MATCHED.chain, { role: "colour", class: "toner-lacquer" }, { role: "topcoat", class: "clear-lacquer" }],
+  });
+  await workOff(page, treatment, (id) => id.includes("/colour/") && id.includes("clear-lacquer"), 200);
+  const { kept, found } = await workedOut(page, treatment);
+  const coat = found?.repair.operations.find(
+    ({ id, starts }) => id.includes("/colour/") && id.includes("clear-lacquer") && starts === "coated",
+  );
+  expect(coat).toBeDefined();
+  await write(page, treatment, kept.log.length, {
+    kind: "done",
+    op: coat?.id,
+    hands_min: 6,
+    start: { class: "clear-lacquer", thickness_mm: coat?.thickness_mm, climate: { temp_C: 18, rh_pct: 79 } },
+    against: { state: "too-early", because: "made ready for a test" },
+  });
+  await page.goto(`/treatments/${treatment}/colour`);
+  await page.getByText(/behind$/).click();
+  const row = page.locator(`[id="${coat?.id}"]`);
+  await row.getByText("It came out badly").click();
+  await row.getByRole("button", { name: "Bloom" }).click();
+  await expect(row.getByRole("list", { name: "Likely causes" }).getByRole("listitem").first()).toContainText(
+    "On record The air held 79 % of water",
+  );
+  await expect(row.getByText(/Wait for drier air/)).toBeVisible();
+  await expectAccessible(page);
+  await row.getByRole("button", { name: "Record: bloom" }).click();
+  await expect(row.getByRole("button", { name: "Record: bloom" })).toHaveCount(0);
+  await page.goto(`/treatments/${treatment}/record`);
+  await expect(page.getByText(/bloom\. Likely: The air held 79 %.*Next: Wait for drier air/)).toBeVisible();
 });

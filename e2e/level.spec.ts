@@ -42,7 +42,7 @@ test("the surface that is left, with and without a rung, in a worker; under prim
   await page.goto(`/treatments/${demoTreatment("booth-counter")}/level`);
   const left = page.getByRole("region", { name: "Surface that is left" });
   await left.getByLabel("Skip a rung").selectOption({ label: "without P280" });
-  await left.getByRole("button", { name: "left in gloss" }).click();
+  await left.getByRole("button", { name: "in gloss" }).click();
   await left.getByRole("button", { name: "Show it" }).click();
   await expect(left.getByRole("img", { name: /^The whole ladder: deepest scratch [\d.]+ µm/ })).toBeVisible();
   await expect(left.getByRole("img", { name: /^Without P280: deepest scratch [\d.]+ µm/ })).toBeVisible();
@@ -52,7 +52,7 @@ test("the surface that is left, with and without a rung, in a worker; under prim
       .first()
       .evaluate((canvas) => (canvas as HTMLCanvasElement).toDataURL());
   const gloss = await picture();
-  await left.getByRole("button", { name: "under primer or coats" }).click();
+  await left.getByRole("button", { name: "under coats" }).click();
   await expect(left.getByText(/not seen; seen from 10 to 20 µm on/).first()).toBeVisible();
   expect(await picture()).not.toBe(gloss);
   await expect(left.getByText(/A picture of a model, not of your piece/)).toBeVisible();

@@ -50,8 +50,11 @@ test("the shop's drawers: drills in inches, one missing, papers marked, days clo
   await page.waitForLoadState("networkidle");
   await expect(page.getByText("The shop was changed in another window since you opened it.")).toBeVisible();
   await expect(page.getByLabel("Clamps")).toHaveValue("12");
-  await page.getByRole("button", { name: "Save the shop" }).click();
-  await expect(page.getByText("Saved", { exact: true })).toBeVisible();
+  // the page takes theirs in its own time; until then it is told again
+  await expect(async () => {
+    await page.getByRole("button", { name: "Save the shop" }).click();
+    await expect(page.getByText("Saved", { exact: true })).toBeVisible({ timeout: 3_000 });
+  }).toPass();
   await page.waitForLoadState("networkidle");
   await page.getByLabel("Clamps").fill("11");
   await expect(page.getByText("Saved", { exact: true })).toBeHidden();

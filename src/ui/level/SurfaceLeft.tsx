@@ -50,12 +50,12 @@ export function SurfaceLeft({ level: { rungs, sanded, under } }: { level: Levell
           </select>
         </label>
         <Segmented
-          label="Under"
+          label="Seen"
           value={cover}
           options={[
-            ["gloss", "left in gloss"],
-            ["satin", "left bare or satin"],
-            ["primer", "under primer or coats"],
+            ["gloss", "in gloss"],
+            ["satin", "in satin"],
+            ["primer", "under coats"],
           ]}
           onChange={setCover}
         />
