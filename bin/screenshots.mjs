@@ -20,9 +20,9 @@ const VIEWS = [
   ["shards", `/treatments/${treatment("prize-saucer")}/ready`, 1280, 1180],
   ["join", `/treatments/${treatment("figure-hand")}/join`, 1280, 800],
   ["brace", `/treatments/${treatment("carousel-hare")}/join`, 1280, 800, "section[aria-label='Brace']"],
-  ["fill", `/treatments/${treatment("lemonade-jar")}/fill`, 1280, 800],
+  ["fill", `/treatments/${treatment("lemonade-jar")}/fill`, 1280, 800, "section[aria-label='Section']"],
   ["fill-tablet", `/treatments/${treatment("lemonade-jar")}/fill`, 820, 1180],
-  ["level", `/treatments/${treatment("booth-counter")}/level`, 1280, 800],
+  ["level", `/treatments/${treatment("booth-counter")}/level`, 1280, 800, "section[aria-label='Ladder']"],
   ["colour", `/treatments/${treatment("carousel-hare")}/colour`, 1280, 800],
   [
     "recipe",

@@ -29,7 +29,7 @@ export function FilmBudget({ film: { start, safe_um, safe_because, steps, stop }
             return (
               // biome-ignore lint/suspicious/noArrayIndexKey: a grade may be walked twice: its place alone tells it
               <g key={i}>
-                <Bar x={x} wide={44} um={step.flat_um} y={y} hatch="lacquer" done={step.done} bold />
+                <Bar x={x} wide={44} um={step.flat_um} y={y} hatch="lacquer" done={step.done} />
                 <Bar x={x + 48} wide={22} um={step.edge_um} y={y} hatch="lacquer-2" done={step.done} />
                 <text x={x} y={TALL + 36} className="draw-text bold">
                   {step.name}
@@ -41,6 +41,13 @@ export function FilmBudget({ film: { start, safe_um, safe_because, steps, stop }
             );
           })}
           <path d={`M${LEFT - 6} ${y(safe_um)}H${wide}`} stroke="var(--color-minium)" strokeWidth="2" />
+          {steps.map((step, i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: a grade may be walked twice: its place alone tells it
+            <g key={i}>
+              <BarWords x={LEFT + i * SLOT} wide={44} um={step.flat_um} y={y} bold />
+              <BarWords x={LEFT + i * SLOT + 48} wide={22} um={step.edge_um} y={y} />
+            </g>
+          ))}
           <text x="0" y={y(safe_um) + 4} className="draw-text bold">
             {plain(safe_um, 0)}
           </text>
@@ -58,6 +65,23 @@ export function FilmBudget({ film: { start, safe_um, safe_because, steps, stop }
   );
 }
 
+/** Written over the safe line, so that it can be read where both meet. */
+function BarWords({ x, wide, um, y, bold = false }: Pick<BarProps, "x" | "wide" | "um" | "y" | "bold">) {
+  return (
+    <text
+      x={x + wide / 2}
+      y={y(um) - 4}
+      textAnchor="middle"
+      className={`draw-text ${bold ? "bold" : ""}`}
+      paintOrder="stroke"
+      stroke="var(--color-ground)"
+      strokeWidth="3"
+    >
+      {um <= 0 ? "through" : plain(um, 0)}
+    </text>
+  );
+}
+
 interface BarProps {
   readonly x: number;
   readonly wide: number;
@@ -68,7 +92,7 @@ interface BarProps {
   readonly bold?: boolean;
 }
 
-function Bar({ x, wide, um, y, hatch, done, bold = false }: BarProps) {
+function Bar({ x, wide, um, y, hatch, done }: Omit<BarProps, "bold">) {
   const top = y(um);
   return (
     <>
@@ -83,9 +107,6 @@ function Bar({ x, wide, um, y, hatch, done, bold = false }: BarProps) {
         strokeWidth={done ? 2.2 : 1.3}
         strokeDasharray={done ? undefined : "5 3"}
       />
-      <text x={x + wide / 2} y={top - 4} textAnchor="middle" className={`draw-text ${bold ? "bold" : ""}`}>
-        {um <= 0 ? "through" : plain(um, 0)}
-      </text>
     </>
   );
 }
