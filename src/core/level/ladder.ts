@@ -46,10 +46,16 @@ function rungOf(input: GradeInput): Rung {
 }
 
 /** A grade as it is asked with. @throws {RangeError} on one that its system does not have */
-export function gradeOf({ system, grade }: GradeInput): Grade {
-  const found = { system, grade: Number(String(grade).replace(/^[P#]/, "")) };
-  if (grainOf(found) === undefined) throw new RangeError(`${ABRASIVE_SYSTEMS[system].label} ${grade} does not exist`);
+export function gradeOf(input: GradeInput): Grade {
+  const found = gradeIn(input);
+  if (!found) throw new RangeError(`${ABRASIVE_SYSTEMS[input.system].label} ${input.grade} does not exist`);
   return found;
+}
+
+/** A grade as it is asked with; undefined where its system does not have it. */
+export function gradeIn({ system, grade }: GradeInput): Grade | undefined {
+  const found = { system, grade: Number(String(grade).replace(/^[P#]/, "")) };
+  return grainOf(found) === undefined ? undefined : found;
 }
 
 /** Answers in the form of the question: numbers as numbers, "P240" as "P180"; a prefix belongs to its own system. */

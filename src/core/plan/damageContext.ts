@@ -21,6 +21,7 @@ import type { Shelf } from "../match/case";
 import type { MatchInput } from "../match/match.schema";
 import { flagsOf } from "../survey/consequences";
 import type { Damage } from "../survey/measures.data";
+import { volumeOf } from "../survey/place";
 import type { Survey } from "../survey/survey.schema";
 import type { WayFacts, WayRow } from "../survey/wayRow";
 import { placesOf, preselectedWay, wayRow, waysFor } from "../survey/ways";
@@ -151,7 +152,7 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
 /** A place whose volume is known better than by its solids. */
 function measured(place: WorkPlace, fill: FillPlan | undefined): WorkPlace {
   const known = fill?.volumes?.find((volume) => volume.place === place.id);
-  return known ? { ...place, known_cm3: known.cm3 } : place;
+  return known && volumeOf(place) > 0 ? { ...place, known_cm3: known.cm3 } : place;
 }
 
 /** The links of a way; the brace that the figures speak for is held fast where Match does not refuse it. */

@@ -89,7 +89,10 @@ function stack(place: WorkPlace, depth: number, { link, from: start, to }: Span,
   const from = Math.max(start, at);
   if (to - from <= 1e-9) return [];
   const shrinks = 1 - middle(material.shrinkage_pct) / 100;
-  const count = Math.max(1, Math.ceil((to - from) / (material.max_layer_mm * shrinks) - 1e-9));
+  const most = material.max_layer_mm * shrinks;
+  const needed = Math.max(1, Math.ceil((to - from) / most - 1e-9));
+  // much over size the last layer would be thicker than its material bears
+  const count = to === 0 && (to - from) / needed + proud_mm > most * PROUD_BEARS ? needed + 1 : needed;
   const each = (to - from) / count;
   const share = (mm: number) => Math.min(1, Math.max(0, (mm + depth) / depth));
   return Array.from({ length: count }, (_, i) => {
@@ -126,6 +129,9 @@ function replanned(
   const [next, ...rest] = spans.flatMap((span) => stack(place, depth, span, surface_mm, proud_mm));
   return [...behind, ...(next ? [{ ...next, changed }] : []), ...rest];
 }
+
+/** A hair over its layer a material bears; trade practice. */
+const PROUD_BEARS = 1.1;
 
 function proudOf(place: WorkPlace, material: MaterialClass, depth: number, school?: School): number {
   const wanted = proposeProud(depth, material.shrinkage_pct);

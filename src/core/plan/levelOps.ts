@@ -140,6 +140,8 @@ interface NamedRung {
 function walkedAgain({ back = [], walked, tools }: Context, steps: ReadonlyArray<{ readonly grade: Grade }>, to: Grade): NamedRung[] {
   const first = steps.map(({ grade }): NamedRung => ({ grade, name: `grit-${gradeLabel(grade)}`, again: false }));
   return back.reduce((all, grade, i) => {
+    // the ladder may end coarser since: then there is nothing to walk again
+    if ((grainOf(grade) ?? 0) < (grainOf(to) ?? 0)) return all;
     const again = walk(grade, to, [], tools.grits).steps.map(
       (step): NamedRung => ({ grade: step.grade, name: `grit-${gradeLabel(step.grade)}-${i + 2}`, again: true }),
     );

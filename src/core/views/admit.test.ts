@@ -93,3 +93,27 @@ test("a choice is for a damage that was surveyed", () => {
   expect(admit(asked(CHOSEN), choice)).toBe("Survey the damage first.");
   expect(admit(asked(CHOSEN), { ...choice, damage: "d1" })).toBeUndefined();
 });
+
+describe("what is set by hand is held against the plan", () => {
+  const told = [...CHOSEN, ...ready];
+  const ask = (body: EventBody, more: readonly Told[] = []) => admit(asked([...told, ...more]), body);
+
+  test("a volume is of a place that is there, a fill of a damage that is there", () => {
+    expect(ask({ kind: "fill-set", volumes: [{ place: "d1/loss", cm3: 2, by: "clay" }] })).toBeUndefined();
+    expect(ask({ kind: "fill-set", volumes: [{ place: "d1/rim", cm3: 2, by: "clay" }] })).toContain("no place d1/rim");
+    expect(ask({ kind: "fill-set", damage: "d7", school: "model" })).toContain("no such damage");
+  });
+
+  test("one steps back to a grade that exists and was walked", () => {
+    const back = (grade: number): EventBody => ({ kind: "stepped-back", to: { system: "P", grade }, because: "still proud" });
+    expect(ask(back(85))).toContain("no grade of its system");
+    expect(ask(back(120))).toContain("P120 was not walked here");
+    const walked: Told = [5, done("r1/level/grit-P120/d1", { against: { state: "blocked", because: "for the test" } })];
+    expect(ask(back(120), [walked])).toBeUndefined();
+  });
+
+  test("a log that came from elsewhere with a grade that never was can still be read", () => {
+    const strange: Told = [5, { kind: "stepped-back", to: { system: "P", grade: 85 }, because: "so it says" }];
+    expect(asked([...told, strange]).worked?.repair.operations.length).toBeGreaterThan(0);
+  });
+});

@@ -1,3 +1,6 @@
+import { gradeLabel } from "../catalogue";
+import { gradeIn } from "../level/ladder";
+import type { GradeInput } from "../level/ladder.schema";
 import type { Operation } from "../plan/plan.schema";
 import type { EventBody, EventKind } from "../record/events.schema";
 import type { Treatment } from "../record/treatment";
@@ -38,9 +41,29 @@ const CHECKS: { readonly [K in EventKind]?: Check<K> } = {
       needsPlan(asked) ?? places.filter((place) => !known.has(place)).map((place) => `There is no place ${place} in this treatment.`)[0]
     );
   },
+  "fill-set": (asked, { damage = "d1", volumes = [] }) => {
+    const known = new Set(asked.worked?.repair.places.map(({ id }) => id));
+    const strange = volumes.find(({ place }) => !known.has(place));
+    return needsPlan(asked) ?? knownDamage(asked, damage) ?? (strange && `There is no place ${strange.place} in this treatment.`);
+  },
+  "stepped-back": (asked, { damage = "d1", to }) => needsPlan(asked) ?? knownDamage(asked, damage) ?? walkedRung(asked, damage, to),
   closed: (asked) => (asked.treatment.closed ? "It is closed already." : needsSurvey(asked)),
   reopened: ({ treatment }) => (treatment.closed ? undefined : "It is not closed."),
 };
+
+const knownDamage = ({ treatment }: Asked, damage: string): string | undefined =>
+  treatment.damages.some(({ id }) => id === damage) ? undefined : "There is no such damage in this treatment.";
+
+/** One goes back to a grade that was walked: to no other is there a way back. */
+function walkedRung({ worked }: Asked, damage: string, to: GradeInput): string | undefined {
+  const grade = gradeIn(to);
+  if (!grade) return `${to.grade} is no grade of its system.`;
+  const walked = worked?.repair.operations.some(
+    ({ id, places }) =>
+      id.includes(`/level/grit-${gradeLabel(grade)}`) && worked.marks.has(id) && places.some((place) => place.startsWith(`${damage}/`)),
+  );
+  return walked ? undefined : `${gradeLabel(grade)} was not walked here: sand with it as a step of your own.`;
+}
 
 function knownOp({ worked }: Asked, op: string): string | undefined {
   return worked?.repair.operations.some(({ id }) => id === op)

@@ -1,6 +1,6 @@
 import { gradeLabel, STANCE_LABELS, stationLabel } from "../catalogue";
 import { SCHOOLS, textureRow } from "../fill/schools.data";
-import { gradeOf } from "../level/ladder";
+import { gradeIn } from "../level/ladder";
 import type { BodyOf, EventBody, EventKind } from "../record/events.schema";
 import { materialTaken, stationOfOp } from "../record/treatment";
 import { lossOf } from "../survey/loss";
@@ -46,7 +46,10 @@ const SAY: Sayings = {
     ]
       .filter((part) => part !== undefined)
       .join(", ")}`,
-  "stepped-back": ({ to, because }) => `Back to ${gradeLabel(gradeOf(to))}: ${because}`,
+  "stepped-back": ({ to, because }) => {
+    const grade = gradeIn(to);
+    return `Back to ${grade ? gradeLabel(grade) : to.grade}: ${because}`;
+  },
   braced: ({ brace, size, judged_by, reason }) =>
     `Brace: ${brace}${size.diameter_mm ? ` Ø ${plain(size.diameter_mm)} mm` : ""}${judged_by?.load_N ? `, judged by ${plain(judged_by.load_N)} N` : ""}${reason ? `. ${reason}` : ""}`,
   marked: () => "Moved the mark on the condition map",

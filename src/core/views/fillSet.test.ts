@@ -44,6 +44,14 @@ describe("the two schools", () => {
   });
 });
 
+test("so much over size that one layer can’t bear it, another layer takes it", () => {
+  const thick = see([...CHOSEN, set({ proud_mm: 6 })])
+    .acts.map(({ op: each }) => each)
+    .filter(({ id }) => id.includes("/fill/place-"));
+  expect(thick).toHaveLength(3);
+  expect(Math.max(...thick.map(({ thickness_mm = 0 }) => thickness_mm))).toBeLessThan(11);
+});
+
 test("a grain is given before it skins, between laying and the look", () => {
   const told = [...CHOSEN, set({ texture: "comb" })];
   const texture = op(told, "r1/fill/texture/d1");

@@ -1,7 +1,7 @@
 import type { Finish, PieceKind, Substrate } from "../catalogue";
 import type { CureInput } from "../cure/cure.schema";
 import { type StageTime, stageTimes } from "../cure/running";
-import { gradeOf } from "../level/ladder";
+import { gradeIn } from "../level/ladder";
 import type { Shelf } from "../match/case";
 import type { FillPlan, Tools } from "../plan/context";
 import type { DamageInput } from "../plan/damageContext";
@@ -56,7 +56,7 @@ export function damageInput(piece: PieceFacts, damage: DamageRecord): DamageInpu
     ...(brace && brace.body.brace !== "none" ? { brace: { kind: brace.body.brace, size: brace.body.size } } : {}),
     ...(form ? { form: form.body.form } : {}),
     ...(fill ? { fill: fillPlan(fill.body) } : {}),
-    ...(back.length > 0 ? { back: back.map(({ body }) => gradeOf(body.to)) } : {}),
+    ...(back.length > 0 ? { back: back.flatMap(({ body }) => gradeIn(body.to) ?? []) } : {}),
   };
 }
 
