@@ -10,15 +10,16 @@ const microns = (from: number, to: number) =>
 
 describe("what a rung does", () => {
   test("P1000 wet in lacquer leaves some 5 µm; the next rung takes that and a tenth more", () => {
-    const [p1000, p1500] = rungsOf([18.3, 12.6], LACQUER, 2000, 0);
+    const [p1000, p1500] = rungsOf([{ micron: 18.3 }, { micron: 12.6 }], LACQUER, 2000);
     expect(p1000?.leaves_um).toBeCloseTo(18.3 * 0.35 * 0.8, 9);
     expect(p1500?.takes_um).toBeCloseTo(1.1 * (p1000?.leaves_um ?? 0), 9);
     expect(p1000?.leaves_range_um[1]).toBeCloseTo((p1000?.leaves_um ?? 0) * (1 + SCRATCH_OFF), 9);
   });
 
   test("the first takes what stands proud, and twice the area or the height takes twice the time of cutting", () => {
-    const minutes = (area: number, proud: number) => (rungsOf([125], { hardness: 3, wet: false }, area, proud)[0]?.minutes[1] ?? 0) - 1.5;
-    expect(rungsOf([125], LACQUER, 500, 300)[0]?.takes_um).toBe(300);
+    const minutes = (area: number, proud: number) =>
+      (rungsOf([{ micron: 125, proud_um: proud }], { hardness: 3, wet: false }, area)[0]?.minutes[1] ?? 0) - 1.5;
+    expect(rungsOf([{ micron: 125, proud_um: 300 }], LACQUER, 500)[0]?.takes_um).toBe(300);
     expect(minutes(1000, 300) / minutes(500, 300)).toBeCloseTo(2, 9);
     expect(minutes(500, 600) / minutes(500, 300)).toBeCloseTo(2, 9);
     // 0.3 mm off 5 cm² are 150 mm³: two and a half minutes at 56 mm³ a minute, within a factor of two
@@ -28,13 +29,23 @@ describe("what a rung does", () => {
   test("along a ladder without gaps every rung erases the one before and leaves less", () => {
     fc.assert(
       fc.property(sanded, fc.constantFrom(80, 120, 180), fc.constantFrom(400, 800, 1500), (what, from, to) => {
-        const rungs = rungsOf(microns(from, to), what, 1000, 200);
+        const rungs = rungsOf(
+          microns(from, to).map((micron) => ({ micron, proud_um: 200 })),
+          what,
+          1000,
+        );
         rungs.slice(1).forEach(({ takes_um, leaves_um }, i) => {
           expect(takes_um).toBeGreaterThan(rungs[i]?.leaves_um ?? 0);
           expect(leaves_um).toBeLessThan(rungs[i]?.leaves_um ?? 0);
         });
       }),
     );
+  });
+
+  test("one that was gone back to takes what stood proud then; the finer one after it erases its scratches", () => {
+    const [, fine, back, again] = rungsOf([{ micron: 82 }, { micron: 52 }, { micron: 82, proud_um: 300 }, { micron: 52 }], LACQUER, 1000);
+    expect(back?.takes_um).toBe(300);
+    expect(again?.takes_um).toBeCloseTo(fine?.takes_um ?? 0, 9);
   });
 
   test("half a millimetre proud is no work for P600; a hair is", () => {
@@ -50,7 +61,12 @@ describe("what a rung does", () => {
 
 describe("the surface that is left", () => {
   const base = { sanded: LACQUER, length_mm: 2, points: 2000, seed: 7 };
-  const of = (grains: readonly number[], what = LACQUER) => rungsOf(grains, what, 1000, 0);
+  const of = (grains: readonly number[], what = LACQUER) =>
+    rungsOf(
+      grains.map((micron) => ({ micron })),
+      what,
+      1000,
+    );
 
   test("the same seed gives the same picture, another one another", () => {
     const rungs = of([25.8, 15.3]);

@@ -44,14 +44,21 @@ const SOFTER: Readonly<Record<Hardness, number>> = { 1: 3, 2: 1.8, 3: 1, 4: 0.55
 const ABOUT_MIN = 1.5;
 const RATE_OFF = 2;
 
+/** A grade that is walked, and what stood proud when one went back to it, µm. */
+export interface Step {
+  readonly micron: number;
+  readonly proud_um?: number;
+}
+
 /**
- * The rungs of a ladder, coarse to fine, on so much area: the first takes what stands proud (or, level already, its usual bite), each later
- * one the scratches of the one before and a tenth more. µm, mm².
+ * The rungs of a ladder on so much area: the first, and one that was gone back to, takes what stands proud (or, level already, its usual
+ * bite); each finer one the scratches of the one before and a tenth more. µm, mm².
  */
-export function rungsOf(microns: readonly number[], sanded: Sanded, area_mm2: number, proud_um: number): Rung[] {
-  return microns.map((micron, i) => {
-    const before = microns[i - 1];
-    const takes_um = before === undefined ? Math.max(proud_um, usualUm(micron, sanded)) : OVER * scratchUm(before, sanded);
+export function rungsOf(steps: readonly Step[], sanded: Sanded, area_mm2: number): Rung[] {
+  return steps.map(({ micron, proud_um = 0 }, i) => {
+    const before = steps[i - 1]?.micron;
+    const starts = before === undefined || before <= micron;
+    const takes_um = starts ? Math.max(proud_um, usualUm(micron, sanded)) : OVER * scratchUm(before, sanded);
     const leaves_um = scratchUm(micron, sanded);
     return {
       micron,

@@ -104,6 +104,8 @@ describe("a step back", () => {
     const names = rungNames([...walked, back]);
     expect(names.slice(0, 4)).toEqual(["P180 done", "P280 done", "P180 now", "P280 to-come"]);
     expect(names.filter((name) => name.startsWith("P400"))).toHaveLength(1);
+    // what stood proud when one went back is what comes off now
+    expect(levelOf([...walked, back]).level.rungs[2]?.takes_um).toBeCloseTo(300, 6);
     const again = rungNames([...walked, back, [30, done("r1/level/grit-P180-2/d1")]]);
     expect(again.slice(0, 4)).toEqual(["P180 done", "P280 done", "P180 done", "P280 now"]);
   });

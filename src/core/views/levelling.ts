@@ -113,10 +113,9 @@ function withMarks(
 ): LevelRung[] {
   const grains = ops.map(grainOfRung);
   const figures = rungsOf(
-    grains.map(({ micron }) => micron),
+    grains.map(({ micron }, i) => ({ micron, proud_um: i === 0 ? proud_um : proudBefore(ops.slice(0, i), marks) })),
     sanded,
     area_mm2,
-    proud_um,
   );
   const open = ops.findIndex(({ id }) => !marks.has(id));
   return figures.map((rung, i): LevelRung => {
@@ -133,6 +132,12 @@ function withMarks(
       ...present({ grade, micron_range: grade && grainRange(grade), proud_mm: body?.surface_mm, film_um: body?.film_um }),
     };
   });
+}
+
+/** What stood proud by the last measure before a rung, µm; where none was taken, nothing. */
+function proudBefore(ops: readonly Operation[], marks: Worked["marks"]): number {
+  const found = ops.flatMap(({ id }) => heightIn(marks.get(id))).at(-1) ?? 0;
+  return Math.max(0, found * 1000);
 }
 
 /** What stands proud: measured at the last look, else as it is planned to be laid, less the blade. */
