@@ -155,3 +155,11 @@ test("the fewer degrees, the longer from first to last; moist air lengthens what
   expect(days({ temp_C: 15, rh_pct: 50 }, 15)).toBeGreaterThan(days({ temp_C: 25, rh_pct: 50 }, 15));
   expect(days({ temp_C: 20, rh_pct: 75 })).toBeGreaterThan(days({ temp_C: 20, rh_pct: 40 }) * 1.5);
 });
+
+test("paper is part of the cost: a quarter of a sheet at least for every grit", () => {
+  const { operations, cost_eur } = plan(jar());
+  const grits = operations.filter(({ kind }) => kind === "grit");
+  expect(grits.length).toBeGreaterThan(2);
+  expect(cost_eur[0]).toBeGreaterThan(grits.length * 0.12);
+  expect(cost_eur[1]).toBeGreaterThan(cost_eur[0]);
+});

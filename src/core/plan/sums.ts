@@ -1,4 +1,5 @@
 import type { MaterialClass, Range } from "../catalogue";
+import { sheetsFor } from "../level/rung";
 import { LIMITS } from "../survey/inspection.data";
 import type { DamageInput, WorkedDamage } from "./damageContext";
 import { leafCost } from "./leafOps";
@@ -32,7 +33,7 @@ export function elapsed(operations: readonly Operation[]): Range {
 /** What is bought by the piece costs about this, €: a dowel, a strip of veneer, a sheet of fabric. Trade practice. */
 const PIECE_EUR: Range = [0.5, 4];
 
-/** Material by mass and price, leaf by leaf, and what a way buys by the piece; €. */
+/** Material by mass and price, leaf by leaf, paper by the quarter sheet, and what a way buys by the piece; €. */
 export function costOf(damages: readonly WorkedDamage[], operations: readonly Operation[]): Range {
   const materials = new Map<string, MaterialClass>(
     damages.flatMap(({ links }) => links.map(({ class: name, material }) => [name, material] as const)),
@@ -49,7 +50,8 @@ export function costOf(damages: readonly WorkedDamage[], operations: readonly Op
   const leaves = damages.flatMap(({ links, places }) =>
     links.flatMap(({ place, material }) => (material.leaf ? [leafCost(material.leaf, placeOf(places, place))] : [])),
   );
-  return sumRanges([...byMass, ...pieces, ...leaves, ...damages.flatMap(({ way }) => (way.extra_eur ? [way.extra_eur] : []))]);
+  const paper = operations.filter(({ kind }) => kind === "grit").map(({ hands_min }) => sheetsFor({ minutes: hands_min }).eur);
+  return sumRanges([...byMass, ...pieces, ...leaves, ...paper, ...damages.flatMap(({ way }) => (way.extra_eur ? [way.extra_eur] : []))]);
 }
 
 const placeOf = (places: WorkedDamage["places"], id: string) => places.find((place) => place.id === id);
