@@ -19,6 +19,8 @@ const base = {
 
 /** `unit` needs nothing; `store` needs the scratch database that DATABASE_URL names, and runs in one worker. */
 export default {
+  // a busy machine is no fault of what is tested
+  testTimeout: 30_000,
   projects: [
     {
       ...base,

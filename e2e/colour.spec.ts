@@ -1,6 +1,8 @@
 import { expect, test } from "@playwright/test";
 import sharp from "sharp";
-import { demoTreatment, expectAccessible, newTreatment, workedOut, workOff, write } from "./support";
+import { demoTreatment, expectAccessible, newTreatment, putAway, workedOut, workOff, write } from "./support";
+
+test.afterEach(({ page }) => putAway(page));
 
 const PIECE = { title: "Shuttle-bar knob", kind: "other", part: { name: "knob", substrate: "hardwood", finish: "lacquer" } };
 const SURVEYED = {

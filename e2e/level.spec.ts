@@ -1,5 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
-import { demoTreatment, expectAccessible, expectNoSideways, newTreatment, workOff, write } from "./support";
+import { demoTreatment, expectAccessible, expectNoSideways, newTreatment, putAway, workOff, write } from "./support";
+
+test.afterEach(({ page }) => putAway(page));
 
 const LID = { kind: "instrument", part: { name: "lid", substrate: "hardwood", finish: "lacquer" } };
 const rungs = (page: Page) => page.getByRole("list", { name: /^Rungs/ }).getByRole("listitem");

@@ -1,6 +1,8 @@
 import { readFileSync } from "node:fs";
 import { expect, type Page, test } from "@playwright/test";
-import { demoTreatment, expectAccessible, expectNoSideways, MATCHED, newTreatment, SURVEYED, tabTo, write } from "./support";
+import { demoTreatment, expectAccessible, expectNoSideways, MATCHED, newTreatment, putAway, SURVEYED, tabTo, write } from "./support";
+
+test.afterEach(({ page }) => putAway(page));
 
 const section = (page: Page) => page.getByRole("region", { name: "Section" });
 

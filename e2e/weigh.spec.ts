@@ -1,5 +1,7 @@
 import { expect, type Page, test } from "@playwright/test";
-import { expectAccessible, expectNoSideways, MATCHED, newTreatment, SURVEYED, workOff, write } from "./support";
+import { expectAccessible, expectNoSideways, MATCHED, newTreatment, putAway, SURVEYED, workOff, write } from "./support";
+
+test.afterEach(({ page }) => putAway(page));
 
 async function readyToMix(page: Page): Promise<string> {
   const { treatment } = await newTreatment(page, { title: "Hoopla peg" });

@@ -52,7 +52,9 @@ export function layersOf(
   const top = links.at(-1);
   if (!top) return { place, layers: [], proud_mm: 0 };
   const proud_mm = set.proud_mm ?? proudOf(place, top.material, depth, set.school);
-  const spans = spansOf(links, depth);
+  // what is proposed is a hair that a layer bears; what is set by hand may be more
+  const over = set.proud_mm !== undefined || set.school === "carve";
+  const spans = spansOf(links, depth).map((span) => ({ ...span, over }));
   const planned = spans.flatMap((span) => stack(place, depth, span, -depth, proud_mm));
   return { place, proud_mm, layers: reached.reduce((layers, now) => replanned(place, depth, spans, proud_mm, layers, now), planned) };
 }
@@ -62,6 +64,8 @@ interface Span {
   readonly link: LayerLink;
   readonly from: number;
   readonly to: number;
+  /** It may stand so far over that one layer does not bear it. */
+  readonly over?: boolean;
 }
 
 /** Later fillers are layers over the first: as thick as said, else one of their own layers, never more than their share. */
@@ -84,7 +88,7 @@ function spansOf(links: readonly LayerLink[], depth: number): Span[] {
 }
 
 /** Equal layers of one filler from a height to the top of its span. */
-function stack(place: WorkPlace, depth: number, { link, from: start, to }: Span, at: number, proud_mm: number): Layer[] {
+function stack(place: WorkPlace, depth: number, { link, from: start, to, over }: Span, at: number, proud_mm: number): Layer[] {
   const { material } = link;
   const from = Math.max(start, at);
   if (to - from <= 1e-9) return [];
@@ -92,7 +96,7 @@ function stack(place: WorkPlace, depth: number, { link, from: start, to }: Span,
   const most = material.max_layer_mm * shrinks;
   const needed = Math.max(1, Math.ceil((to - from) / most - 1e-9));
   // much over size the last layer would be thicker than its material bears
-  const count = to === 0 && (to - from) / needed + proud_mm > most * PROUD_BEARS ? needed + 1 : needed;
+  const count = over && to === 0 && (to - from) / needed + proud_mm > most * PROUD_BEARS ? needed + 1 : needed;
   const each = (to - from) / count;
   const share = (mm: number) => Math.min(1, Math.max(0, (mm + depth) / depth));
   return Array.from({ length: count }, (_, i) => {
