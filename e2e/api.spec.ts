@@ -1,5 +1,5 @@
-import { expect, test } from "@playwright/test";
-import { newTreatment } from "./support";
+import { expect } from "@playwright/test";
+import { newTreatment, test } from "./support";
 
 const chip = { solids: [{ shape: "edgeChip", length: 34, depth: 11, thickness: 6 }] };
 

@@ -1,6 +1,6 @@
 import { connect, createServer, type Server, type Socket } from "node:net";
-import { expect, test } from "@playwright/test";
-import { MATCHED, newTreatment, SURVEYED, write } from "./support";
+import { expect } from "@playwright/test";
+import { MATCHED, newTreatment, SURVEYED, test, write } from "./support";
 
 /** Stands between the app and its database, and can be shut. */
 class Gate {

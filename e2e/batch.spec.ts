@@ -1,5 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
-import { expectAccessible, MATCHED, newTreatment, SURVEYED, workOff, write } from "./support";
+import { expect, type Page } from "@playwright/test";
+import { expectAccessible, MATCHED, newTreatment, SURVEYED, test, workOff, write } from "./support";
 
 /** A piece with a chip that is ready to be mixed for. */
 async function readyToMix(page: Page, title: string, damages = 1): Promise<string> {
@@ -87,8 +87,12 @@ test("portions that don't add up are told in the dialog, and nothing is mixed", 
 test("a damage is treated apart: it stands in its own treatment with what was done of it", async ({ page }) => {
   const treatment = await readyToMix(page, "Ghost-train lamp", 2);
   await page.goto(`/treatments/${treatment}/survey?damage=d2`);
-  await page.getByRole("button", { name: "Treat this damage apart …" }).click();
   const apart = page.getByRole("region", { name: "Treat apart" });
+  // a press before the page's script runs does nothing yet
+  await expect(async () => {
+    await page.getByRole("button", { name: "Treat this damage apart …" }).click({ timeout: 2_000 });
+    await expect(apart).toBeVisible({ timeout: 2_000 });
+  }).toPass();
   await apart.getByLabel("What that treatment is called").fill("  ");
   await apart.getByRole("button", { name: "Treat it apart" }).click();
   await expect(apart.getByText(/Name the treatment/)).toBeVisible();

@@ -1,5 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
-import { expectAccessible, newTreatment, SURVEYED, write } from "./support";
+import { expect, type Page } from "@playwright/test";
+import { expectAccessible, newTreatment, SURVEYED, test, write } from "./support";
 
 const press = (page: Page, name: string | RegExp) => page.getByRole("button", { name, exact: true }).click();
 const csv = (text: string) => ({ name: "jars.csv", mimeType: "text/csv", buffer: Buffer.from(text) });

@@ -1,6 +1,6 @@
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
 import sharp from "sharp";
-import { demoTreatment, expectAccessible, newTreatment, putAway, workedOut, workOff, write } from "./support";
+import { demoTreatment, expectAccessible, newTreatment, putAway, test, workedOut, workOff, write } from "./support";
 
 test.afterEach(({ page }) => putAway(page));
 

@@ -1,5 +1,5 @@
-import { expect, test } from "@playwright/test";
-import { demoTreatment, firstKeys, MATCHED, newTreatment, photograph, SURVEYED, workOff, write } from "./support";
+import { expect } from "@playwright/test";
+import { demoTreatment, firstKeys, MATCHED, newTreatment, photograph, SURVEYED, test, workOff, write } from "./support";
 
 test("the bench is alive at first sight: work now, hands off, the Shelf in its order", async ({ page }) => {
   await page.goto("/");
@@ -94,8 +94,10 @@ test("objects: filtered, sorted, searched, the selected one beside the list", as
   await expect(rows.filter({ hasText: "Lemonade jar" })).toHaveCount(0);
   await page.getByRole("button", { name: /^On the way/ }).click();
   await page.getByRole("button", { name: "Mark", exact: true }).click();
-  const marks = (await rows.locator(".sub").allTextContents()).filter((text) => /^HF-/.test(text));
-  expect(marks).toEqual([...marks].sort());
+  await expect(async () => {
+    const marks = (await rows.locator(".sub").allTextContents()).filter((text) => /^HF-/.test(text));
+    expect(marks).toEqual([...marks].sort());
+  }).toPass();
   await page.getByRole("searchbox").fill("gypsum");
   await expect(rows).toHaveCount(1);
   await expect(page.getByRole("complementary", { name: "Selected piece" })).toContainText("Cherub relief");

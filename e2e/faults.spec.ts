@@ -1,5 +1,5 @@
-import { expect, test } from "@playwright/test";
-import { demoTreatment, MATCHED, newTreatment, photograph, SURVEYED, write } from "./support";
+import { expect } from "@playwright/test";
+import { demoTreatment, MATCHED, newTreatment, photograph, SURVEYED, test, write } from "./support";
 
 test("absurd and wrong sizes are said at their fields, and what was typed stays", async ({ page }) => {
   const { treatment } = await newTreatment(page);

@@ -1,5 +1,5 @@
-import { expect, test } from "@playwright/test";
-import { demoTreatment, expectAccessible } from "./support";
+import { expect } from "@playwright/test";
+import { demoTreatment, expectAccessible, test } from "./support";
 
 test("how much: clay beside the measures, together with their spread, and a slip is told", async ({ page }) => {
   await page.goto(`/treatments/${demoTreatment("lemonade-jar")}/fill`);

@@ -1,9 +1,9 @@
 import { readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
 import type { PlanInput } from "../src/core/plan/plan.schema";
 import { fillSurvey } from "./measuring";
-import { newTreatment, photograph, workStation } from "./support";
+import { newTreatment, photograph, test, workStation } from "./support";
 
 const FOLDER = path.join(process.cwd(), "docs/jobs");
 const jobInput = (number: number): PlanInput => {

@@ -1,5 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
-import { expectAccessible, expectNoSideways, newTreatment, write } from "./support";
+import { expect, type Page } from "@playwright/test";
+import { expectAccessible, expectNoSideways, newTreatment, test, write } from "./support";
 
 /** A treatment surveyed and matched, so that Make ready and Join have something to work on. */
 async function matched(page: Page, piece: object, survey: object, chain: readonly object[]): Promise<string> {

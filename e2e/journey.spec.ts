@@ -1,5 +1,5 @@
-import { expect, test } from "@playwright/test";
-import { expectAccessible, photograph, workStation } from "./support";
+import { expect } from "@playwright/test";
+import { expectAccessible, photograph, test, workStation } from "./support";
 
 /** The whole job by a new user, from nothing to the printed record. One database, one story, in order. */
 test("from an empty bench to the record, and back in from its dossier", async ({ page }) => {

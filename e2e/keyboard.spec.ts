@@ -1,5 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
-import { firstKeys, pressOn, tabTo, typeIn, workOff } from "./support";
+import { expect, type Page } from "@playwright/test";
+import { firstKeys, pressOn, tabTo, test, typeIn, workOff } from "./support";
 
 /** The same job without a pointer: Tab, Enter, Space, arrows and the app's own keys. */
 test("the whole job by keyboard alone", async ({ page }) => {

@@ -1,5 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
-import { demoTreatment, expectAccessible, expectNoSideways, newTreatment, putAway, workOff, write } from "./support";
+import { expect, type Page } from "@playwright/test";
+import { demoTreatment, expectAccessible, expectNoSideways, newTreatment, putAway, test, workOff, write } from "./support";
 
 test.afterEach(({ page }) => putAway(page));
 

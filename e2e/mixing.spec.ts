@@ -1,5 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
-import { expectAccessible, expectNoSideways, MATCHED, newTreatment, putAway, SURVEYED, workOff, write } from "./support";
+import { expect, type Page } from "@playwright/test";
+import { expectAccessible, expectNoSideways, MATCHED, newTreatment, putAway, SURVEYED, test, workOff, write } from "./support";
 
 test.afterEach(({ page }) => putAway(page));
 
@@ -102,7 +102,7 @@ test("plaster: water first, an additive in place of some of it, and the thinner 
 test("two tablets at one mix: the second is told what the first did, loses nothing, and mixes nothing twice", async ({ page, context }) => {
   const treatment = await readyFor(page, "Duck-pond float", MATCHED.chain);
   const other = await context.newPage();
-  await other.goto(page.url());
+  await other.goto(page.url(), { waitUntil: "networkidle" });
   await page.getByLabel(/^A, weighed/).fill("0.5");
   await other.getByLabel(/^A, weighed/).fill("0.6");
   await other.getByLabel(/^B, weighed/).fill("0.6");

@@ -1,5 +1,5 @@
-import { expect, test } from "@playwright/test";
-import { newTreatment } from "./support";
+import { expect } from "@playwright/test";
+import { newTreatment, test } from "./support";
 
 test("what is asked of the list stands in the address: gone back to, reloaded, sent on", async ({ page }) => {
   await page.goto("/objects");

@@ -1,7 +1,7 @@
-import { expect, type Page, test } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
 import { Ajv } from "ajv";
 import addFormats from "ajv-formats";
-import { MATCHED, newTreatment, photograph, SURVEYED, workOff, write } from "./support";
+import { MATCHED, newTreatment, photograph, SURVEYED, test, workOff, write } from "./support";
 
 interface Operation {
   readonly operationId: string;

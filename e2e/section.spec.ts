@@ -1,6 +1,6 @@
 import { readFileSync } from "node:fs";
-import { expect, type Page, test } from "@playwright/test";
-import { demoTreatment, expectAccessible, expectNoSideways, MATCHED, newTreatment, putAway, SURVEYED, tabTo, write } from "./support";
+import { expect, type Page } from "@playwright/test";
+import { demoTreatment, expectAccessible, expectNoSideways, MATCHED, newTreatment, putAway, SURVEYED, tabTo, test, write } from "./support";
 
 test.afterEach(({ page }) => putAway(page));
 

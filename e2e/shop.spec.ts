@@ -1,5 +1,5 @@
-import { expect, test } from "@playwright/test";
-import { expectAccessible, MATCHED, newTreatment, SURVEYED, write } from "./support";
+import { expect } from "@playwright/test";
+import { expectAccessible, MATCHED, newTreatment, SURVEYED, test, write } from "./support";
 
 test("the shop: who is at the bench is one press, and every entry then says who", async ({ page }) => {
   const { treatment } = await newTreatment(page);

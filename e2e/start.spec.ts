@@ -2,7 +2,8 @@ import { type ChildProcess, spawn, spawnSync } from "node:child_process";
 import { chmodSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
 import path from "node:path";
-import { expect, test } from "@playwright/test";
+import { expect } from "@playwright/test";
+import { test } from "./support";
 
 /** The start command as a user types it, on a scratch database; the app is built already. */
 function start(port: number, args: readonly string[] = []): { child: ChildProcess; output: () => string } {

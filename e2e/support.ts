@@ -1,12 +1,42 @@
 import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import path from "node:path";
-import { expect, type Locator, type Page } from "@playwright/test";
+import { test as base, expect, type Locator, type Page } from "@playwright/test";
 import sharp from "sharp";
 import { readLog } from "../src/core/record/treatment";
 import { actsOf } from "../src/core/views/acts";
 import { operationViews } from "../src/core/views/operationView";
 import { worked } from "../src/core/views/worked";
+
+/** How long a page's script may take until it runs, ms; a page without the frame has none to wait for. */
+const READY_MS = 5_000;
+
+/** Until the page's script runs a press does nothing: what a test opens is waited for, as a person would who sees it come. */
+async function untilReady(page: Page): Promise<void> {
+  for (const end = Date.now() + READY_MS; Date.now() < end; await new Promise((done) => setTimeout(done, 40))) {
+    const ready = await page
+      .evaluate(() => document.documentElement.dataset.ready === "true" || document.querySelector(".shell") === null)
+      .catch(() => false);
+    if (ready) return;
+  }
+}
+
+export const test = base.extend({
+  page: async ({ page }, use) => {
+    const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
+    page.goto = async (...asked) => {
+      const answer = await goto(...asked);
+      await untilReady(page);
+      return answer;
+    };
+    page.reload = async (...asked) => {
+      const answer = await reload(...asked);
+      await untilReady(page);
+      return answer;
+    };
+    await use(page);
+  },
+});
 
 const axe = readFileSync(createRequire(__filename).resolve("axe-core/axe.min.js"), "utf8");
 

@@ -1,5 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
-import { demoTreatment, expectAccessible, MATCHED, newTreatment, SURVEYED, write } from "./support";
+import { expect, type Page } from "@playwright/test";
+import { demoTreatment, expectAccessible, MATCHED, newTreatment, SURVEYED, test, write } from "./support";
 
 /** Three very different pieces, each from what is wrong to its chain, through the screen alone. */
 interface Story {

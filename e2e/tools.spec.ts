@@ -1,5 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
-import { expectAccessible, expectNoSideways, newTreatment, write } from "./support";
+import { expect, type Page } from "@playwright/test";
+import { expectAccessible, expectNoSideways, newTreatment, test, write } from "./support";
 
 /** A broken rail of hardwood with a dowel in it, a chip of it filled. */
 async function rail(page: Page): Promise<string> {

@@ -1,5 +1,5 @@
-import { expect, test } from "@playwright/test";
-import { demoTreatment, expectAccessible, expectNoSideways } from "./support";
+import { expect } from "@playwright/test";
+import { demoTreatment, expectAccessible, expectNoSideways, test } from "./support";
 
 const VIEWS: ReadonlyArray<readonly [name: string, path: () => string]> = [
   ["bench", () => "/"],

@@ -1,5 +1,5 @@
-import { expect, type Page, test } from "@playwright/test";
-import { expectAccessible, expectNoSideways, MATCHED, newTreatment, putAway, SURVEYED, workOff, write } from "./support";
+import { expect, type Page } from "@playwright/test";
+import { expectAccessible, expectNoSideways, MATCHED, newTreatment, putAway, SURVEYED, test, workOff, write } from "./support";
 
 test.afterEach(({ page }) => putAway(page));
 
