@@ -23,24 +23,39 @@ export const LADDER_ENDS: Readonly<Record<Finish, { readonly to: Grade; readonly
 /** Where it starts, by how hard the fill is on the relative scale. */
 export const LADDER_STARTS: Readonly<Record<1 | 2 | 3 | 4 | 5, Grade>> = { 1: P(320), 2: P(180), 3: P(150), 4: P(120), 5: P(120) };
 
+/** What is sanded with: in words, and whether the swarf is carried off by it. */
+export interface Lubricant {
+  readonly words: string;
+  readonly wet: boolean;
+}
+const dry = (words: string): Lubricant => ({ words, wet: false });
+const wet = (words: string): Lubricant => ({ words, wet: true });
+
 /** How a substrate is levelled: never water on gypsum, skin, board or paper. */
-const LUBRICANTS: Readonly<Record<Family, string>> = {
-  ceramic: "Wet, a drop of soap", // Water keeps the dust down and the grain open.
-  mineral: "Dry", // Water softens gypsum and composition.
-  wood: "Dry, along the grain", // Water raises the fibres.
-  board: "Dry, light hand", // Water swells the board and the edge stays up.
-  skin: "Dry, foam pad", // Water and spirit stain the skin.
-  metal: "Wet, or spirit", // Dry grain loads up and smears soft metal.
-  polymer: "Wet", // Heat smears resin and rubber.
-  bone: "Dry", // Water opens cracks along the growth lines.
-  paper: "Dry, light hand", // Water lifts the layers.
+const LUBRICANTS: Readonly<Record<Family, Lubricant>> = {
+  ceramic: wet("Wet, a drop of soap"), // Water keeps the dust down and the grain open.
+  mineral: dry("Dry"), // Water softens gypsum and composition.
+  wood: dry("Dry, along the grain"), // Water raises the fibres.
+  board: dry("Dry, light hand"), // Water swells the board and the edge stays up.
+  skin: dry("Dry, foam pad"), // Water and spirit stain the skin.
+  metal: wet("Wet, or spirit"), // Dry grain loads up and smears soft metal.
+  polymer: wet("Wet"), // Heat smears resin and rubber.
+  bone: dry("Dry"), // Water opens cracks along the growth lines.
+  paper: dry("Dry, light hand"), // Water lifts the layers.
 };
 
 /** Where a material is otherwise than its family. */
-const LUBRICANTS_OWN: Readonly<Record<string, string>> = { iron: "Dry, or with white spirit: water rusts it" };
+const LUBRICANTS_OWN: Readonly<Record<string, Lubricant>> = { iron: dry("Dry, or with white spirit: water rusts it") };
+/** A film is levelled wet on a hard block; a fill that water softens is never wetted, whatever lies around it. */
+const FILM = wet("Wet, a hard block");
+const DRY_FILL = dry("Dry");
 
-/** What is sanded with on this material: wet, dry, or spirit. */
-export const lubricantOf = ({ substrate, family }: SubstrateRow): string => LUBRICANTS_OWN[substrate] ?? LUBRICANTS[family];
+/** What is sanded with: by the film that is levelled, the fill, and the material around it. */
+export function lubricantOf(on: Pick<SubstrateRow, "substrate" | "family">, film: boolean, fears_water: boolean): Lubricant {
+  if (film) return FILM;
+  if (fears_water) return DRY_FILL;
+  return LUBRICANTS_OWN[on.substrate] ?? LUBRICANTS[on.family];
+}
 
 export const BACKINGS: ReadonlyArray<{ readonly shape: string; readonly use: string }> = [
   { shape: "flat", use: "hard block" },

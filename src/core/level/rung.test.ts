@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { ladder } from "./ladder";
-import { type Hardness, rungsOf, type Sanded, SCRATCH_OFF, scratchUm, sheetsFor, wantsCoarser } from "./rung";
+import { type Hardness, overFace, rungsOf, type Sanded, SCRATCH_OFF, scratchUm, sheetsFor, wantsCoarser } from "./rung";
 import { deepestLeft, surface, surfaceRows } from "./surface";
 
 const LACQUER: Sanded = { hardness: 3, wet: true };
@@ -54,8 +54,16 @@ describe("what a rung does", () => {
   });
 
   test("paper is counted in quarters of a sheet, one at least, with its price", () => {
-    expect(sheetsFor({ minutes: [2, 6] })).toEqual({ quarters: 1, eur: [0.125, 0.3] });
-    expect(sheetsFor({ minutes: [10, 30] }).quarters).toBe(3);
+    expect(sheetsFor(500)).toEqual({ quarters: 1, eur: [0.125, 0.3] });
+    // a face of 40 × 25 cm is five quarters
+    expect(sheetsFor(100_000).quarters).toBe(5);
+  });
+
+  test("a large face takes as much longer as it is larger, and is sanded by machine", () => {
+    expect(overFace([3, 9], 500)).toEqual([3, 9]);
+    expect(overFace([3, 9], 100_000)).toEqual([30, 90]);
+    const minutes = (area: number) => (rungsOf([{ micron: 100, proud_um: 150 }], LACQUER, area)[0]?.minutes[1] ?? 0) - 1.5;
+    expect(minutes(100_000) / minutes(5_000)).toBeCloseTo(20 / 6, 9);
   });
 });
 

@@ -40,6 +40,9 @@ export interface Rung {
 /** Stock removed by hand with a fresh sheet, mm³ a minute, at a grain of 100 µm in what is of middle hardness; Archard's law makes it go with the grain's bite and against the hardness. Trade practice, good to a factor of two. */
 const RATE_MM3_MIN = 45;
 const SOFTER: Readonly<Record<Hardness, number>> = { 1: 3, 2: 1.8, 3: 1, 4: 0.55, 5: 0.25 };
+/** A larger flat is sanded by machine, mm²: it takes some six times as much. Trade practice. */
+const BY_MACHINE_FROM_MM2 = 10_000;
+const MACHINE = 6;
 /** Setting up, wiping between, looking: for every rung, min. */
 const ABOUT_MIN = 1.5;
 const RATE_OFF = 2;
@@ -65,28 +68,39 @@ export function rungsOf(steps: readonly Step[], sanded: Sanded, area_mm2: number
       takes_um,
       leaves_um,
       leaves_range_um: [leaves_um * (1 - SCRATCH_OFF), leaves_um * (1 + SCRATCH_OFF)],
-      minutes: minutesFor((takes_um * area_mm2) / 1000, micron, sanded.hardness),
+      minutes: minutesFor((takes_um * area_mm2) / 1000, micron, sanded.hardness, area_mm2),
     };
   });
 }
 
 /** Minutes of hands for so many mm³ with a grain. */
-function minutesFor(mm3: number, micron: number, hardness: Hardness): Range {
-  const minutes = mm3 / (RATE_MM3_MIN * (micron / 100) * SOFTER[hardness]);
+function minutesFor(mm3: number, micron: number, hardness: Hardness, area_mm2: number): Range {
+  const machine = area_mm2 > BY_MACHINE_FROM_MM2 ? MACHINE : 1;
+  const minutes = mm3 / (RATE_MM3_MIN * (micron / 100) * SOFTER[hardness] * machine);
   return [ABOUT_MIN + minutes / RATE_OFF, ABOUT_MIN + minutes * RATE_OFF];
 }
 
-/** A quarter of a sheet of 230 × 280 mm wrapped on a block cuts well so long, min; typical of silicon carbide paper by hand. */
-const QUARTER_MIN = 8;
+/** A quarter of a sheet of 230 × 280 mm keeps cutting over so much of a face, mm²; trade practice. */
+const QUARTER_MM2 = 20_000;
 const QUARTERS_A_SHEET = 4;
 /** A sheet, €; typical of trade prices. */
 const SHEET_EUR: Range = [0.5, 1.2];
 
-/** Sheets that a rung uses up, and what they cost. */
-export function sheetsFor({ minutes }: Pick<Rung, "minutes">): { readonly quarters: number; readonly eur: Range } {
-  const quarters = Math.max(1, Math.ceil((minutes[0] + minutes[1]) / 2 / QUARTER_MIN));
+/** Sheets that a rung uses up on so much of a face, and what they cost. */
+export function sheetsFor(area_mm2: number): { readonly quarters: number; readonly eur: Range } {
+  const quarters = Math.max(1, Math.ceil(area_mm2 / QUARTER_MM2));
   return { quarters, eur: [(quarters / QUARTERS_A_SHEET) * SHEET_EUR[0], (quarters / QUARTERS_A_SHEET) * SHEET_EUR[1]] };
 }
+
+/** What is sanded runs out over half as much again as was filled. */
+export const AROUND = 1.5;
+
+/** A rung is planned by the hundred cm², mm²: on a larger face it takes as much longer. Trade practice. */
+const PLANNED_MM2 = 10_000;
+export const overFace = ([low, high]: Range, area_mm2: number): Range => {
+  const times = Math.max(1, area_mm2 / PLANNED_MM2);
+  return [low * times, high * times];
+};
 
 /** What stands proud after a rung decides: above so many bites of the next one, a coarser grade is the shorter way. */
 const BITES = 6;

@@ -1,5 +1,6 @@
 import { type Finish, type Grade, gradeLabel, grainOf } from "../catalogue";
 import { LADDER_ENDS, LADDER_STARTS, lubricantOf } from "../level/plan.data";
+import { AROUND, overFace } from "../level/rung";
 import { isStocked, stocked } from "../level/stocked";
 import { walk } from "../level/walk";
 import { grams, inSentence, plain } from "../units";
@@ -107,6 +108,7 @@ function rungs(
   out: Drafts,
 ): Need[] {
   const stock = c.tools.grits;
+  const face = places.reduce((sum, { opening_mm2 = 0 }) => sum + opening_mm2 * AROUND, 0);
   const ends = stock ? ([stocked(from, stock), stocked(to, stock, true)] as const) : ([from, to] as const);
   const steps = walkedAgain(c, walk(...ends, [], stock).steps, ends[1]);
   return steps.reduce((needs, { grade, name, again }, i) => {
@@ -117,10 +119,10 @@ function rungs(
       ...base(c, places),
       name,
       kind: "grit",
-      text: `Sand with ${label}${again ? " again" : ""}${isStocked(grade, stock) ? "" : " (none in the drawer: get a sheet)"}${how(c, film)}${where(c, grade)}`,
+      text: `Sand with ${label}${again ? " again" : ""}${isStocked(grade, stock) ? "" : " (none in the drawer: get a sheet)"}, ${inSentence(sandedWith(c).words)}${where(c, grade)}`,
       why: i === 0 ? top : `Until the scratches of ${gradeLabel(steps[i - 1]?.grade ?? grade)} are gone.`,
       done_when: i === 0 ? "it is level by straight edge and fingertip" : "no scratch of the grade before is left in raking light",
-      hands_min: sheet || film ? [4, 10] : [3, 9],
+      hands_min: overFace(sheet || film ? [4, 10] : [3, 9], face),
       cautions: dust(c, film),
       needs: before,
       meets: ["level-hump", "level-even", "level-gum", "level-scratches-metal"],
@@ -184,10 +186,15 @@ function burnish(c: Context, places: readonly WorkPlace[], needs: readonly Need[
   });
 }
 
-function how(c: Context, film: boolean): string {
-  if (film) return ", wet, a hard block";
-  const dryFill = c.f.chain.filler?.group === "plaster" || (c.f.chain.filler?.carrier === "water" && c.f.chain.filler.water === "no");
-  return `, ${dryFill ? "dry" : inSentence(lubricantOf(c.f.on))}`;
+/** What a fill is sanded with here: what film, fill and surroundings ask together. */
+export function sandedWith({ f, places }: Context) {
+  const { filler } = f.chain;
+  const fears_water = filler?.group === "plaster" || (filler?.carrier === "water" && filler.water === "no");
+  return lubricantOf(
+    f.on,
+    places.some(({ kind }) => kind === "film"),
+    fears_water,
+  );
 }
 
 /** Beside what must not be scratched: inside the mask, until the grade may touch it. */

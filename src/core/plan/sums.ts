@@ -1,5 +1,5 @@
 import type { MaterialClass, Range } from "../catalogue";
-import { sheetsFor } from "../level/rung";
+import { AROUND, sheetsFor } from "../level/rung";
 import { LIMITS } from "../survey/inspection.data";
 import type { DamageInput, WorkedDamage } from "./damageContext";
 import { leafCost } from "./leafOps";
@@ -50,9 +50,16 @@ export function costOf(damages: readonly WorkedDamage[], operations: readonly Op
   const leaves = damages.flatMap(({ links, places }) =>
     links.flatMap(({ place, material }) => (material.leaf ? [leafCost(material.leaf, placeOf(places, place))] : [])),
   );
-  const paper = operations.filter(({ kind }) => kind === "grit").map(({ hands_min }) => sheetsFor({ minutes: hands_min }).eur);
+  const paper = operations.filter(({ kind }) => kind === "grit").map((operation) => sheetsFor(faceOf(damages, operation)).eur);
   return sumRanges([...byMass, ...pieces, ...leaves, ...paper, ...damages.flatMap(({ way }) => (way.extra_eur ? [way.extra_eur] : []))]);
 }
+
+/** How much of a face an operation sands, mm². */
+const faceOf = (damages: readonly WorkedDamage[], { places }: Operation): number =>
+  damages
+    .flatMap((damage) => damage.places)
+    .filter(({ id }) => places.includes(id))
+    .reduce((sum, { opening_mm2, area_mm2 = 0 }) => sum + (opening_mm2 ?? area_mm2) * AROUND, 0);
 
 const placeOf = (places: WorkedDamage["places"], id: string) => places.find((place) => place.id === id);
 

@@ -1,10 +1,8 @@
 import type { Point } from "./drawing";
 
-/** What a shape of a drawing is; each has one way to be drawn. */
-export const SHAPE_KINDS = ["ground", "loss", "layer", "glue", "core", "slot", "board", "patch"] as const;
-
+/** A shape of a drawing; each kind has one way to be drawn. */
 export interface Shape {
-  readonly kind: (typeof SHAPE_KINDS)[number];
+  readonly kind: "ground" | "loss" | "layer" | "glue" | "core" | "slot" | "board" | "patch";
   /** Closed, mm. */
   readonly points: readonly Point[];
   readonly hatch?: string;

@@ -51,7 +51,7 @@ const TITLE_PX = 42;
 /** Widest character of the condensed face at the size of the drawings, px; measured, and held by a test in the browser. */
 const CHAR_PX = 6.2;
 
-export const textWidth = (words: string): number => Math.ceil(words.length * CHAR_PX) + 4;
+const textWidth = (words: string): number => Math.ceil(words.length * CHAR_PX) + 4;
 
 /**
  * Lays a scene out on a sheet so wide: the largest scale that fits, dimensions in rows and columns beside it, words on leaders below.

@@ -2,11 +2,12 @@ import { type Grade, gradeLabel, gradeNamed, grainOf, grainRange, type Range } f
 import { TYPICAL_FILM_UM } from "../level/budget";
 import { bestSheet } from "../level/ladder";
 import { OTHER_ABRASIVES } from "../level/others.data";
-import { type Hardness, type Rung, rungsOf, type Sanded, sheetsFor, wantsCoarser } from "../level/rung";
+import { AROUND, type Hardness, type Rung, rungsOf, type Sanded, sheetsFor, wantsCoarser } from "../level/rung";
 import { type Sheen, type ShrinkWait, shrinkWait } from "../level/shrinkWait";
 import type { WorkedDamage } from "../plan/damageContext";
 import { filledPlaces } from "../plan/fillOps";
 import type { Air } from "../plan/lag";
+import { sandedWith } from "../plan/levelOps";
 import type { Operation } from "../plan/plan.schema";
 import type { Mark } from "../record/treatment";
 import { inSentence, present } from "../units";
@@ -20,8 +21,6 @@ export interface LevelRung extends Rung {
   readonly grade?: Grade;
   readonly micron_range?: Range;
   readonly state: "done" | "now" | "to-come";
-  readonly quarters: number;
-  readonly eur: Range;
   /** Measured after it: what still stood proud, mm, and the film beside it, µm. */
   readonly proud_mm?: number;
   readonly film_um?: number;
@@ -34,6 +33,8 @@ export interface Levelling {
   readonly area_mm2: number;
   readonly sanded: Sanded;
   readonly rungs: readonly LevelRung[];
+  /** Paper of all rungs, quarters of a sheet and €. */
+  readonly paper: { readonly quarters: number; readonly eur: Range };
   /** What stood proud when the ladder was set up, µm; and whether it was measured. */
   readonly proud_um: number;
   readonly measured: boolean;
@@ -41,7 +42,7 @@ export interface Levelling {
   readonly sheet?: string;
   /** So much still stands proud that a coarser grade is the shorter way. */
   readonly coarser?: { readonly proud_mm: number; readonly next: string };
-  readonly beside?: { readonly finish: string; readonly um: number; readonly takes_um: number };
+  readonly beside?: { readonly finish: string; readonly um: number; readonly scratch_um: number };
   readonly wait?: ShrinkWait & { readonly material: string; readonly laid: boolean; readonly sheen: Sheen };
   /** What lies over it at the end decides which scratch is seen. */
   readonly under: "gloss" | "satin" | "primer";
@@ -54,7 +55,7 @@ export function levellingsOf({ repair, marks }: Worked, acts: readonly Act[], ai
     const ops = repair.operations.filter((op) => isRung(op) && op.places.some((place) => place.startsWith(`${damage.id}/`)));
     if (ops.length === 0) return [];
     const filled = filledPlaces({ ...damage.context, ...present({ found: repair.found }) });
-    const sanded = sandedOf(damage, ops);
+    const sanded = sandedOf(damage);
     const area_mm2 = Math.max(MIN_AREA_MM2, filled.reduce((sum, { place }) => sum + (place.opening_mm2 ?? 0), 0) * AROUND);
     const proud = proudOf(damage, filled, marks, repair.operations);
     const rungs = withMarks(ops, sanded, area_mm2, proud.um, marks, state);
@@ -65,6 +66,7 @@ export function levellingsOf({ repair, marks }: Worked, acts: readonly Act[], ai
         area_mm2,
         sanded,
         rungs,
+        paper: paperOf(rungs, area_mm2),
         proud_um: proud.um,
         measured: proud.measured,
         under: underOf(damage, rungs),
@@ -79,17 +81,23 @@ export function levellingsOf({ repair, marks }: Worked, acts: readonly Act[], ai
   });
 }
 
-/** A block covers at least this, mm²; and what is sanded runs out over half as much again. */
+/** A compound wants a pad, not a sheet. */
+function paperOf(rungs: readonly LevelRung[], area_mm2: number): Levelling["paper"] {
+  const each = sheetsFor(area_mm2);
+  const sheets = rungs.filter(({ grade }) => grade !== undefined).length;
+  return { quarters: each.quarters * sheets, eur: [each.eur[0] * sheets, each.eur[1] * sheets] };
+}
+
+/** A block covers at least this, mm². */
 const MIN_AREA_MM2 = 100;
-const AROUND = 1.5;
 
 const isRung = ({ station, id, round }: Operation): boolean =>
   station === "level" && round === 1 && /\/(grit-[^/]+|compound-[^/]+)\//.test(id);
 
-/** What is sanded is as hard as the fill; wet where the plan says so. */
-function sandedOf({ context }: WorkedDamage, ops: readonly Operation[]): Sanded {
-  const hardness = (context.f.chain.filler?.hardness ?? context.f.on.hardness) as Hardness;
-  return { hardness, wet: ops.some(({ text }) => /\bwet\b/i.test(text)) };
+/** What is sanded is as hard as the fill. */
+function sandedOf({ context }: WorkedDamage): Sanded {
+  const hardness: Hardness = context.f.chain.filler?.hardness ?? context.f.on.hardness;
+  return { hardness, wet: sandedWith(context).wet };
 }
 
 const nameOf = ({ id }: Operation): string => /\/(?:grit|compound)-(.+)\/[^/]+$/.exec(id)?.[1] ?? "";
@@ -128,7 +136,6 @@ function withMarks(
       op: op.id,
       label,
       state: mark ? "done" : i === open && states.get(op.id) === "now" ? "now" : "to-come",
-      ...sheetsFor(rung),
       ...present({ grade, micron_range: grade && grainRange(grade), proud_mm: body?.surface_mm, film_um: body?.film_um }),
     };
   });
@@ -183,7 +190,7 @@ function coarserOf(rungs: readonly LevelRung[], sanded: Sanded): Levelling["coar
 function besideOf({ context: { f, places } }: WorkedDamage, [first]: readonly LevelRung[]): Levelling["beside"] {
   const typical = TYPICAL_FILM_UM[f.finish.finish];
   if (!typical || !first || places.some(({ kind }) => kind === "film")) return undefined;
-  return { finish: inSentence(f.finish.label), um: typical[0], takes_um: first.leaves_um };
+  return { finish: inSentence(f.finish.label), um: typical[0], scratch_um: first.leaves_um };
 }
 
 /** What ends coarser than this is coated; what ends finer is left as it is, in its own gloss. Grain, µm. */

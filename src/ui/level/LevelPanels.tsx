@@ -22,8 +22,7 @@ export function LevelPanels({ levellings, films, closed }: { levellings: readonl
   const budgets = films.map((film) => <FilmBudget key={film.damage} film={film} />);
   if (!level) return budgets.length > 0 ? <div className="panel-block">{budgets}</div> : null;
   const { rungs, beside, wait, area_mm2 } = level;
-  const paper = (end: 0 | 1) => rungs.reduce((sum, { eur }) => sum + eur[end], 0);
-  const quarters = rungs.reduce((sum, each) => sum + each.quarters, 0);
+  const { paper } = level;
   return (
     <div className="panel-block">
       {levellings.length > 1 && (
@@ -44,7 +43,7 @@ export function LevelPanels({ levellings, films, closed }: { levellings: readonl
           </h2>
           <Ladder rungs={rungs} />
           <p>
-            Paper: {counted(quarters, "quarter sheet")}, {plain(paper(0), 2)} to {plain(paper(1), 2)} €.
+            Paper: {counted(paper.quarters, "quarter sheet")}, {plain(paper.eur[0], 2)} to {plain(paper.eur[1], 2)} €.
           </p>
           {level.sheet && (
             <Sign name="soon" wrap>
@@ -54,7 +53,7 @@ export function LevelPanels({ levellings, films, closed }: { levellings: readonl
           {beside && (
             <p>
               Beside it lies {beside.finish}, some {plain(beside.um, 0)} µm: one slip of {rungs[0]?.label} scratches{" "}
-              {plain(beside.takes_um, 0)} µm deep. Stay inside the tape; colour and clear go over the edge later.
+              {plain(beside.scratch_um, 0)} µm deep. Stay inside the tape; colour and clear go over the edge later.
             </p>
           )}
           <p className="sub">
