@@ -1,5 +1,7 @@
 import fc from "fast-check";
-import { byHand, CONSISTENCIES, thickener_g, withAdditive } from "./byHand";
+import { type ClassName, classRow } from "../catalogue";
+import { byHand, CONSISTENCIES, mixByHand, plasterOf, thickener_g, withAdditive } from "./byHand";
+import { massShares } from "./mix";
 
 const PART = { name: "A", mass_g: 2.4, density: 1.6 };
 
@@ -43,4 +45,29 @@ test("consistencies follow one another without a gap, and grams follow from the 
 test("an additive replaces water and adds none", () => {
   const { water_g, additive_g } = withAdditive(200, 25);
   expect([water_g, additive_g]).toEqual([150, 50]);
+});
+
+describe("a whole mix by hand", () => {
+  const whole = (name: ClassName, mass_g: number) => {
+    const row = classRow(name);
+    const shares = massShares({ parts: [...row.mix.parts], ratio_by: row.mix.ratio_by });
+    return row.mix.parts.map((part, i) => ({ name: part.name, mass_g: mass_g * (shares[i] ?? 0) }));
+  };
+
+  test("one of several batches holds its share of every part", () => {
+    const parts = whole("epoxy-putty", 12);
+    const found = mixByHand(classRow("epoxy-putty"), parts, 3, 4);
+    expect(found.parts.map(({ mass_g }) => mass_g)).toEqual(parts.map(({ mass_g }) => expect.closeTo(mass_g / 3, 9)));
+    expect(found.thickens).toBeUndefined();
+  });
+
+  test("a thickened resin says what thickens how much; a plaster what it fills, by the density that it sets to", () => {
+    const thick = mixByHand(classRow("thickened-epoxy"), whole("thickened-epoxy", 147), 1, 4);
+    expect(thick.thickens).toEqual({ name: "silica thickener", mixed_g: expect.closeTo(140, 9) });
+    const row = classRow("gypsum-plaster");
+    const poured = mixByHand(row, whole("gypsum-plaster", 1600), 1, 4);
+    expect(poured.litres).toBeCloseTo(1600 / (row.mix.mixed_density ?? 0) / 1000, 9);
+    expect(plasterOf(poured)?.water_pct).toBeCloseTo(65, 6);
+    expect(plasterOf(mixByHand(classRow("epoxy-putty"), whole("epoxy-putty", 5), 1, 4))).toBeUndefined();
+  });
 });

@@ -1,4 +1,4 @@
-import type { Range } from "../catalogue";
+import type { MaterialClass, Range } from "../catalogue";
 import { ballMm } from "./mix";
 
 /** A drop from a dropper bottle, g; data sheets count 20 to 30 to the millilitre. */
@@ -55,6 +55,44 @@ function spoonsOf(cm3: number): ByHand["spoons"] {
     return cm3 / ml >= LEAST_SPOON && count <= MOST_COUNTED ? [{ count, ml, off_pct: (Math.abs(count * ml - cm3) / cm3) * 100 }] : [];
   });
   return tries.sort((a, b) => a.off_pct - b.off_pct)[0];
+}
+
+/** One batch of a material as hands measure it. */
+export interface MixByHand {
+  readonly parts: readonly ByHand[];
+  /** The part that only thickens, and the rest of the batch, g. */
+  readonly thickens?: { readonly name: string; readonly mixed_g: number };
+  /** What it fills, litres. */
+  readonly litres: number;
+}
+
+/** One of several batches by hand: each part by its density of the recipe. Grams of the whole mix, the nozzle's bore in mm. */
+export function mixByHand(
+  { mix }: Pick<MaterialClass, "mix">,
+  whole: ReadonlyArray<{ readonly name: string; readonly mass_g: number }>,
+  batches: number,
+  nozzle_mm: number,
+): MixByHand {
+  const parts = whole.map(({ name, mass_g }) => {
+    const density = mix.parts.find((part) => part.name === name)?.density ?? 1;
+    return byHand({ name, mass_g: mass_g / batches, density }, nozzle_mm);
+  });
+  const sum = (of: readonly ByHand[], what: "mass_g" | "volume_cm3") => of.reduce((all, part) => all + part[what], 0);
+  const thick = parts.find(({ name }) => name.includes("thickener"));
+  const volume_cm3 = mix.mixed_density === undefined ? sum(parts, "volume_cm3") : sum(parts, "mass_g") / mix.mixed_density;
+  const rest = parts.filter((part) => part !== thick);
+  return {
+    parts,
+    litres: volume_cm3 / 1000,
+    ...(thick ? { thickens: { name: thick.name, mixed_g: sum(rest, "mass_g") } } : {}),
+  };
+}
+
+/** Powder and water of a plaster, and its water to a hundred of powder; undefined where it has not both. */
+export function plasterOf({ parts }: Pick<MixByHand, "parts">) {
+  const water = parts.find(({ name }) => name.includes("water"));
+  const powder = parts.find((part) => part !== water);
+  return water && powder ? { water, powder, water_pct: (water.mass_g / powder.mass_g) * 100 } : undefined;
 }
 
 /** How stiff a resin is made, and how much fumed silica does it, percent of resin and hardener by mass. Typical data sheets of fumed silica in epoxy. */

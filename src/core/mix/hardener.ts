@@ -28,6 +28,9 @@ export function gelMinutes(material: MaterialClass, pct: number, temp_C: number)
   return [(least * hardener.planned_pct) / pct, (most * hardener.planned_pct) / pct];
 }
 
+/** Hardener for so much resin, g. */
+export const hardenerGrams = (resin_g: number, pct: number): number => (resin_g * pct) / 100;
+
 /** What a dose does. */
 export function doseVerdict({ pct: [least, most] }: Hardener, pct: number): { readonly ok: boolean; readonly words: string } {
   if (pct < least) return { ok: false, words: `Under ${least} % it never sets through: it stays soft for good.` };

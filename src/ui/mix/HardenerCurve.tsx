@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { Area, CartesianGrid, ComposedChart, ReferenceArea, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
 import type { MaterialClass } from "@/core/catalogue";
-import { doseVerdict, gelCurve, gelMinutes, hardenerOf } from "@/core/mix/hardener";
+import { doseVerdict, gelCurve, gelMinutes, hardenerGrams, hardenerOf } from "@/core/mix/hardener";
 import { doseGrams, plain } from "@/core/units";
 import { Sign } from "../signs/Sign";
 
@@ -30,7 +30,7 @@ export function HardenerCurve({ material, resin_g, temp_C }: Props) {
           {plain(from, from < 10 ? 1 : 0)} to {plain(to, to < 10 ? 1 : 0)} min
         </span>
         <br />
-        workable with <b>{plain(pct, 1)} %</b>: {doseGrams((resin_g * pct) / 100)} of hardener in {doseGrams(resin_g)}
+        workable with <b>{plain(pct, 1)} %</b>: {doseGrams(hardenerGrams(resin_g, pct))} of hardener in {doseGrams(resin_g)}
       </p>
       <label className="txt-label">
         Percent of hardener

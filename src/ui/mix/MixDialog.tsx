@@ -1,6 +1,6 @@
 "use client";
 import { classRow } from "@/core/catalogue";
-import { byHand, CONSISTENCIES, thickener_g } from "@/core/mix/byHand";
+import { type ByHand, CONSISTENCIES, mixByHand, plasterOf, thickener_g } from "@/core/mix/byHand";
 import { hardenerOf } from "@/core/mix/hardener";
 import { doseGrams, inSentence, plain } from "@/core/units";
 import type { OperationView } from "@/core/views/operationView";
@@ -31,10 +31,8 @@ export function MixDialog({ operation, air, close }: Props) {
   const row = classRow(start.class);
   const read = parseNumber(nozzle);
   const bore = read.ok && read.value > 0 && read.value <= 50 ? read.value : undefined;
-  const density = (name: string) => row.mix.parts.find((part) => part.name === name)?.density ?? 1;
-  const each = parts.map(({ name, mass_g }) => byHand({ name, mass_g: mass_g / batches, density: density(name) }, bore ?? 4));
-  const thick = row.mix.parts.find(({ name }) => name.includes("thickener"));
-  const mixed = parts.filter(({ name }) => name !== thick?.name).reduce((sum, { mass_g }) => sum + mass_g / batches, 0);
+  const mix = mixByHand(row, parts, batches, bore ?? Number(NOZZLE_MM));
+  const plaster = row.group === "plaster" ? plasterOf(mix) : undefined;
   return (
     <Panel title={`Mix ${inSentence(row.name)} without a scale`} close={close}>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4 pt-2">
@@ -44,8 +42,8 @@ export function MixDialog({ operation, air, close }: Props) {
             ? "This one is dosed by volume: by hand it is as good as by the scale."
             : "This one is dosed by mass: by hand it is off by some 20 %. Use the scale where you can."}
         </p>
-        {row.mix.ratio_by === "volume" && each.length > 1 && <Balls parts={each} />}
-        <Counted parts={each} bore={bore} />
+        {row.mix.ratio_by === "volume" && mix.parts.length > 1 && <Balls parts={mix.parts} />}
+        <Counted parts={mix.parts} bore={bore} />
         <div className="max-w-[260px]">
           <NumberField
             name="nozzle"
@@ -57,9 +55,9 @@ export function MixDialog({ operation, air, close }: Props) {
             note="for the length of a bead; kept on this device"
           />
         </div>
-        {hardenerOf(row) && <HardenerCurve material={row} resin_g={each[0]?.mass_g ?? 0} temp_C={air.temp_C} />}
-        {row.group === "plaster" && <Plaster parts={each} density={row.mix.mixed_density ?? 1} />}
-        {thick && <Thickness mixed_g={mixed} name={thick.name} />}
+        {hardenerOf(row) && <HardenerCurve material={row} resin_g={mix.parts[0]?.mass_g ?? 0} temp_C={air.temp_C} />}
+        {plaster && <Plaster {...plaster} litres={mix.litres} />}
+        {mix.thickens && <Thickness {...mix.thickens} />}
         <p className="text-read">
           <b>Mixed when:</b> {row.mix.cue}
         </p>
@@ -74,7 +72,7 @@ export function MixDialog({ operation, air, close }: Props) {
 }
 
 /** Each part by bead, spoon and drop. */
-function Counted({ parts, bore }: { parts: ReadonlyArray<ReturnType<typeof byHand>>; bore: number | undefined }) {
+function Counted({ parts, bore }: { parts: readonly ByHand[]; bore: number | undefined }) {
   return (
     <Sideways label="Parts">
       <table className="lst">

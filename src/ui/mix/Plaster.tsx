@@ -4,14 +4,17 @@ import { ADDITIVE_PCT, type ByHand, SECOND_POUR_PCT, withAdditive } from "@/core
 import { doseGrams, plain } from "@/core/units";
 import { Segmented } from "../forms/Segmented";
 
+interface Props {
+  readonly water: ByHand;
+  readonly powder: ByHand;
+  readonly water_pct: number;
+  readonly litres: number;
+}
+
 /** Plaster in its order: water first, powder into it; an additive in place of some water; the thinner second pour; litres of the mould. */
-export function Plaster({ parts, density }: { parts: readonly ByHand[]; density: number }) {
+export function Plaster({ water, powder, water_pct, litres }: Props) {
   const [share, setShare] = useState<`${(typeof ADDITIVE_PCT)[number]}`>("0");
-  const water = parts.find(({ name }) => name.includes("water"));
-  const powder = parts.find(({ name }) => !name.includes("water"));
-  if (!water || !powder) return null;
   const with_it = withAdditive(water.mass_g, Number(share));
-  const litres = (water.mass_g + powder.mass_g) / density / 1000;
   return (
     <section aria-label="Plaster">
       <h3 className="txt-label">Water first, then the powder into it</h3>
@@ -40,8 +43,7 @@ export function Plaster({ parts, density }: { parts: readonly ByHand[]; density:
         </li>
       </ol>
       <p className="sub">
-        It fills {plain(litres, litres < 1 ? 3 : 2)} litres of mould, {plain((water.mass_g / powder.mass_g) * 100, 0)} parts of water to 100
-        of powder.
+        It fills {plain(litres, litres < 1 ? 3 : 2)} litres of mould, {plain(water_pct, 0)} parts of water to 100 of powder.
       </p>
     </section>
   );

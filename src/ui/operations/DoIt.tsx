@@ -33,9 +33,8 @@ export function DoIt({ operation, air, now, against }: Props) {
   const weighs = operation.parts !== undefined && operation.parts.length > 1;
   const [open, setOpen] = useState(against !== undefined || (now && operation.kind === "mix" && weighs));
   const [tried, setTried] = useState(false);
-  const [batch, setBatch] = useState(false);
-  const [weighing, setWeighing] = useState(false);
-  const [byHand, setByHand] = useState(false);
+  const [dialog, setDialog] = useState<"scale" | "by-hand" | "batch">();
+  const close = () => setDialog(undefined);
   const { parts } = operation;
   const change = (to: Partial<DoDraft>) => keep({ ...draft, ...to });
   const asksWhy = against !== undefined || draft.asks;
@@ -69,8 +68,8 @@ export function DoIt({ operation, air, now, against }: Props) {
           change={change}
           wrong={shown}
           asksWhy={asksWhy}
-          weigh={() => setWeighing(true)}
-          byHand={() => setByHand(true)}
+          weigh={() => setDialog("scale")}
+          byHand={() => setDialog("by-hand")}
         />
       )}
       <div className="op-acts">
@@ -94,13 +93,18 @@ export function DoIt({ operation, air, now, against }: Props) {
           </button>
         )}
         {operation.start && operation.mass_g !== undefined && !asksWhy && (
-          <button type="button" className="link-btn" onClick={() => setBatch(true)} aria-label={`Mix for others too: ${operation.text}`}>
+          <button
+            type="button"
+            className="link-btn"
+            onClick={() => setDialog("batch")}
+            aria-label={`Mix for others too: ${operation.text}`}
+          >
             Mix for others too
           </button>
         )}
       </div>
       <FieldError id={`${operation.id}-minutes`}>{shown.minutes}</FieldError>
-      {weighing && parts && (
+      {dialog === "scale" && parts && (
         <WeighDialog
           name={`${log.treatment}:${operation.id}`}
           title="Weigh it"
@@ -109,11 +113,11 @@ export function DoIt({ operation, air, now, against }: Props) {
             change(weighed);
             setOpen(true);
           }}
-          close={() => setWeighing(false)}
+          close={close}
         />
       )}
-      {byHand && <MixDialog operation={operation} air={air} close={() => setByHand(false)} />}
-      {batch && <BatchDialog operation={operation} air={air} close={() => setBatch(false)} />}
+      {dialog === "by-hand" && <MixDialog operation={operation} air={air} close={close} />}
+      {dialog === "batch" && <BatchDialog operation={operation} air={air} close={close} />}
     </form>
   );
 }
