@@ -133,3 +133,7 @@ export interface ClassRow {
   readonly shelf_months: Range;
   readonly source: string;
 }
+
+/** What a wet coat of so many mm dries to, µm: what it shrinks by is gone. */
+export const dryFilmUm = ({ shrinkage_pct }: { readonly shrinkage_pct: Range }, wet_mm: number): number =>
+  wet_mm * 1000 * (1 - middle(shrinkage_pct) / 100);

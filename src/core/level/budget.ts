@@ -1,5 +1,5 @@
 import { film } from "./film";
-import type { Rung } from "./rung";
+import type { Hardness, Rung } from "./rung";
 
 /** A film that is levelled: how thick it is, and how sure that is, µm. */
 export interface Measured {
@@ -88,6 +88,10 @@ export function stopAt(steps: readonly BudgetStep[], where: "edge" | "flat"): nu
 const SAFE_UM: Readonly<Record<string, number>> = { shellac: 15, paint: 30 };
 const SAFE_FILM_UM = 60;
 export const safeFilmUm = (finish: string): number => SAFE_UM[finish] ?? SAFE_FILM_UM;
+
+/** How hard a film is on the bench scale: cured polyester is near a hard resin, the rest cuts like one that is not. Trade practice. */
+const FILM_HARDNESS: Readonly<Record<string, Hardness>> = { "polyester-film": 4 };
+export const filmHardness = (finish: string): Hardness => FILM_HARDNESS[finish] ?? 3;
 
 /** Films as they are usually found, µm with their spread; typical data sheets and finishing handbooks. */
 export const TYPICAL_FILM_UM: Readonly<Record<string, readonly [um: number, sd: number]>> = {

@@ -1,4 +1,4 @@
-import { classRow, type Finish, type MaterialClass, middle } from "../catalogue";
+import { classRow, dryFilmUm, type Finish, type MaterialClass } from "../catalogue";
 import { COAT_ROUTES, COATS_BY_NAME, type CoatGroup, PATTERN, POLISHED, STAIN_GRABS_C, VENEER_ROUTE } from "../colour/coats.data";
 import { grams, inSentence, plain, present } from "../units";
 import { after, type Context, first, linkAt, type PlanLink, placesWith, told, type Weighed, type WorkPlace, wait, weigh } from "./context";
@@ -287,7 +287,7 @@ function cautionsOf(group: CoatGroup, material: MaterialClass): string[] {
 /** A film is levelled when it has stopped shrinking, then brought to gloss. */
 function polish(c: Context, surface: WorkPlace, { name, material }: Coat, out: Drafts): void {
   const mm = material.max_layer_mm;
-  const dry = mm * (1 - middle(material.shrinkage_pct) / 100) * 1000;
+  const dry = dryFilmUm(material, mm);
   out.add({
     ...base(c, [surface]),
     name: "film-wait",

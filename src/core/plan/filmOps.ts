@@ -1,4 +1,4 @@
-import { type MaterialClass, middle } from "../catalogue";
+import { dryFilmUm, type MaterialClass } from "../catalogue";
 import { safeFilmUm } from "../level/budget";
 import { film as filmBudget } from "../level/film";
 import { inSentence } from "../units";
@@ -20,7 +20,7 @@ export function filmCoats(c: Context, out: Drafts): void {
   const place = c.places.find(({ name, kind }) => kind === "film" && name === "film");
   const link = place && linkAt(c, place, "topcoat");
   if (!place || !link || c.damage.kind !== "scratch") return;
-  const coat_um = link.material.max_layer_mm * 1000 * (1 - middle(link.material.shrinkage_pct) / 100);
+  const coat_um = dryFilmUm(link.material, link.material.max_layer_mm);
   const budget = filmBudget({
     existing_um: c.damage.film_um,
     coats: [],

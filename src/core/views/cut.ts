@@ -1,4 +1,4 @@
-import { classRow, type MaterialClass, middle } from "../catalogue";
+import { classRow, dryFilmUm, type MaterialClass } from "../catalogue";
 import { lossScene } from "../fill/section";
 import { jointScene } from "../join/jointSection";
 import type { SizedBrace } from "../join/sizing";
@@ -178,7 +178,7 @@ function filmsOver({ id, links }: WorkedDamage, { operations, marks }: Log): Fil
     return [
       {
         name: inSentence(material.name),
-        um: thickness_mm * 1000 * (1 - middle(material.shrinkage_pct) / 100),
+        um: dryFilmUm(material, thickness_mm),
         hatch: material.hatch,
         done: marks.has(operation.id),
       },

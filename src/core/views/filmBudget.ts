@@ -1,10 +1,19 @@
-import { classRow, gradeNamed, grainOf, middle, ROLE_LABELS } from "../catalogue";
-import { type BudgetRung, type BudgetStep, budgetOf, type Measured, safeFilmUm, stopAt, TYPICAL_FILM_UM } from "../level/budget";
-import { OTHER_ABRASIVES } from "../level/others.data";
-import { type Hardness, usualUm } from "../level/rung";
+import { classRow, dryFilmUm, ROLE_LABELS } from "../catalogue";
+import {
+  type BudgetRung,
+  type BudgetStep,
+  budgetOf,
+  filmHardness,
+  type Measured,
+  safeFilmUm,
+  stopAt,
+  TYPICAL_FILM_UM,
+} from "../level/budget";
+import { usualUm } from "../level/rung";
 import type { WorkedDamage } from "../plan/damageContext";
 import { CUT_UM } from "../plan/filmOps";
 import type { Operation } from "../plan/plan.schema";
+import { rungGrain } from "../plan/rungGrain";
 import type { Worked } from "./worked";
 
 /** What is left of a film after every coat and every cut, against what must be left. */
@@ -53,7 +62,7 @@ function rungOf(op: Operation, damage: WorkedDamage, marks: Worked["marks"]): St
   const base = { done: mark !== undefined, ...(gauge === undefined ? {} : { gauge_um: gauge }) };
   if (op.starts === "coated" && op.class) {
     const material = damage.links.find((link) => link.class === op.class)?.material ?? classRow(op.class);
-    const adds_um = (op.thickness_mm ?? 0) * 1000 * (1 - middle(material.shrinkage_pct) / 100);
+    const adds_um = dryFilmUm(material, op.thickness_mm ?? 0);
     const name = op.role ? ROLE_LABELS[op.role] : material.name;
     return { ...base, name, takes_um: 0, adds_um, coat: `${op.role} ${op.class}` };
   }
@@ -62,15 +71,15 @@ function rungOf(op: Operation, damage: WorkedDamage, marks: Worked["marks"]): St
 }
 
 /** What a cut takes off a film: as it was planned for a cycle, else what its grain takes in its usual time. */
-function cutOf({ id, text }: Operation, { context }: WorkedDamage): { readonly name: string; readonly takes_um: number } {
+function cutOf({ id }: Operation, { context }: WorkedDamage): { readonly name: string; readonly takes_um: number } {
   const cycle = /\/cut-(\d+)\//.exec(id)?.[1];
   if (cycle) return { name: `Cut ${cycle}`, takes_um: CUT_UM };
-  const label = /\b(P\d+)\b/.exec(text)?.[1];
-  const grade = label === undefined ? undefined : gradeNamed(label);
-  const compound = OTHER_ABRASIVES.find(({ id: row }) => row === (text.includes("medium") ? "compound-medium" : "compound-fine"));
-  const micron = (grade && grainOf(grade)) ?? Math.sqrt((compound?.micron[0] ?? 1) * (compound?.micron[1] ?? 1));
-  const hardness: Hardness = context.f.finish.finish === "polyester-film" ? 4 : 3;
-  return { name: label ?? "Compound", takes_um: usualUm(micron, { hardness, wet: true }) };
+  const grain = rungGrain(id);
+  if (!grain) return { name: "Rub", takes_um: CUT_UM };
+  return {
+    name: grain.grade ? grain.label : "Compound",
+    takes_um: usualUm(grain.micron, { hardness: filmHardness(context.f.finish.finish), wet: true }),
+  };
 }
 
 /** Coats of one kind in a row are one step: "3 × Top coat". */

@@ -1,7 +1,6 @@
-import { type Grade, gradeLabel, gradeNamed, grainOf, grainRange, type Range } from "../catalogue";
+import { type Grade, gradeLabel, grainRange, type Range } from "../catalogue";
 import { TYPICAL_FILM_UM } from "../level/budget";
 import { bestSheet } from "../level/ladder";
-import { OTHER_ABRASIVES } from "../level/others.data";
 import { AROUND, type Hardness, type Rung, rungsOf, type Sanded, sheetsFor, wantsCoarser } from "../level/rung";
 import { type Sheen, type ShrinkWait, shrinkWait } from "../level/shrinkWait";
 import type { WorkedDamage } from "../plan/damageContext";
@@ -9,6 +8,7 @@ import { filledPlaces } from "../plan/fillOps";
 import type { Air } from "../plan/lag";
 import { sandedWith } from "../plan/levelOps";
 import type { Operation } from "../plan/plan.schema";
+import { type RungGrain, rungGrain } from "../plan/rungGrain";
 import type { Mark } from "../record/treatment";
 import { inSentence, present } from "../units";
 import type { Act } from "./acts";
@@ -91,24 +91,12 @@ function paperOf(rungs: readonly LevelRung[], area_mm2: number): Levelling["pape
 /** A block covers at least this, mm². */
 const MIN_AREA_MM2 = 100;
 
-const isRung = ({ station, id, round }: Operation): boolean =>
-  station === "level" && round === 1 && /\/(grit-[^/]+|compound-[^/]+)\//.test(id);
+const isRung = ({ station, id, round }: Operation): boolean => station === "level" && round === 1 && rungGrain(id) !== undefined;
 
 /** What is sanded is as hard as the fill. */
 function sandedOf({ context }: WorkedDamage): Sanded {
   const hardness: Hardness = context.f.chain.filler?.hardness ?? context.f.on.hardness;
   return { hardness, wet: sandedWith(context).wet };
-}
-
-const nameOf = ({ id }: Operation): string => /\/(?:grit|compound)-(.+)\/[^/]+$/.exec(id)?.[1] ?? "";
-
-/** Grain of a rung: of its grade, or of its compound. */
-function grainOfRung(op: Operation): { readonly grade?: Grade; readonly micron: number; readonly label: string } {
-  const name = nameOf(op);
-  const grade = gradeNamed(name) ?? gradeNamed(name.replace(/-\d+$/, ""));
-  if (grade) return { grade, micron: grainOf(grade) ?? 1, label: gradeLabel(grade) };
-  const row = OTHER_ABRASIVES.find(({ id }) => id === `compound-${name}`);
-  return { micron: row ? Math.sqrt(row.micron[0] * row.micron[1]) : 1, label: row?.label ?? name };
 }
 
 function withMarks(
@@ -119,7 +107,7 @@ function withMarks(
   marks: Worked["marks"],
   states: ReadonlyMap<string, Act["state"]>,
 ): LevelRung[] {
-  const grains = ops.map(grainOfRung);
+  const grains = ops.map(({ id }) => rungGrain(id) ?? { label: "", micron: 1 });
   const figures = rungsOf(
     grains.map(({ micron }, i) => ({ micron, proud_um: i === 0 ? proud_um : proudBefore(ops.slice(0, i), marks) })),
     sanded,
@@ -129,7 +117,7 @@ function withMarks(
   return figures.map((rung, i): LevelRung => {
     const op = ops[i] as Operation;
     const mark = marks.get(op.id);
-    const { grade, label } = grains[i] as ReturnType<typeof grainOfRung>;
+    const { grade, label } = grains[i] as RungGrain;
     const body = mark?.body.kind === "done" ? mark.body : undefined;
     return {
       ...rung,
