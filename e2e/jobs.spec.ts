@@ -2,8 +2,11 @@ import { readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
 import { expect, type Page } from "@playwright/test";
 import type { PlanInput } from "../src/core/plan/plan.schema";
+import { plan } from "../src/core/plan/planCalc";
 import { fillSurvey } from "./measuring";
-import { newTreatment, photograph, test, workStation } from "./support";
+import { newTreatment, photograph, putAway, test, workOff, workStation, write } from "./support";
+
+test.afterEach(({ page }) => putAway(page));
 
 const FOLDER = path.join(process.cwd(), "docs/jobs");
 const jobInput = (number: number): PlanInput => {
@@ -55,6 +58,39 @@ async function planned(page: Page, number: number, title: string, atMatch: (page
     await atMatch(page, i);
     await press(page, "Plan this repair");
     await expect(page).not.toHaveURL(/\/match/);
+  }
+  return treatment;
+}
+
+/** The job surveyed and planned through the API, as the first choice has it: for walks that begin later on the way. */
+async function readyJob(
+  page: Page,
+  number: number,
+  title: string,
+  over: (input: PlanInput) => PlanInput = (input) => input,
+): Promise<string> {
+  const input = over(jobInput(number));
+  const { piece, damages, stance } = input;
+  const [part] = piece.parts;
+  const { treatment } = await newTreatment(page, {
+    title,
+    kind: piece.kind,
+    part: { name: part?.id, substrate: part?.substrate, finish: part?.finish ?? "none" },
+    treatment_title: "the whole repair",
+  });
+  const { links } = plan(input);
+  let version = 0;
+  for (const { id, survey } of damages)
+    await write(page, treatment, version++, { kind: "surveyed", damage: id, survey, ...(id === "d1" ? {} : { title: `Damage ${id}` }) });
+  for (const { id, choose } of damages) {
+    const chosen = links.filter(({ place }) => place.startsWith(`${id}/`));
+    const chain = chosen.map(({ role, class: name, place, overridden }) => ({
+      place,
+      role,
+      class: name,
+      ...(overridden ? { because: overridden } : {}),
+    }));
+    await write(page, treatment, version++, { kind: "matched", damage: id, stance, chain: choose && choose.length > 0 ? choose : chain });
   }
   return treatment;
 }
@@ -213,4 +249,120 @@ test("job 10: a torn bag: patch, sections, trough, grain before it skins, dressi
   await inOrder(page, /^Dress the leather/, /^Photograph it from the same places/);
   await page.locator("input[type=file]").setInputFiles(await photograph("after.jpg"));
   await expect(page.getByRole("img", { name: /^After/ })).toBeVisible();
+});
+
+/** The row of the operation whose words these are. */
+const row = (page: Page, words: RegExp) => page.getByRole("list", { name: "Operations" }).getByRole("listitem").filter({ hasText: words });
+const before = (station: string) => (id: string) => id.includes(`/${station}/`);
+
+test("job 8: an eroded gate: what stops it first, lime in four cups each with its pot life, a low spot marked and filled in round 2", async ({
+  page,
+}) => {
+  const treatment = await readyJob(page, 8, "Cherub on the gate");
+  await go(page, treatment, "ready");
+  await inOrder(page, /^Stop the cause first/, /for lead/, /^Let it dry/, /^Brush the loss/, /^Lock the powdering face/);
+  await workOff(page, treatment, before("fill"), 40 * 24);
+  await go(page, treatment, "fill");
+  await inOrder(page, /^Damp the old plaster/, /^Mix 1751 g of fine lime mortar, in 4 batches of 438 g/);
+  await workStation(page, /^Mix/);
+
+  await test.step("cup by cup: what the last was short of, the next ones take up; then the mix is behind", async () => {
+    const mix = row(page, /^Mix 1751 g/);
+    await expect(mix.getByText("Next, batch 1 of 4")).toBeVisible();
+    await mix.getByLabel(/^sand, weighed/).fill("224");
+    await press(page, /^Mixed now: batch 1 of 4/);
+    await expect(mix.getByText(/Batch 1: 337 g, mixed .*workable until/)).toBeVisible();
+    await expect(mix.getByText(/337 g of 1751 g are mixed; use up what is in the cup first/)).toBeVisible();
+    await expect(mix.getByLabel(/^sand, weighed \(planned 349.*g\)/)).toBeVisible();
+    await page.goto("/");
+    await expect(page.getByText("Use up batch 1 of 4").first()).toBeVisible();
+    await go(page, treatment, "fill");
+    await press(page, /^Mixed now: batch 2 of 4/);
+    await press(page, "Take back batch 2");
+    for (const n of [2, 3, 4]) await press(page, new RegExp(`^Mixed now: batch ${n} of 4`));
+    await expect(row(page, /^Mix 1751 g/)).toHaveCount(0);
+    await expect(page.getByRole("button", { name: /^Laid now|^Done: Lay on the fine lime mortar/ }).first()).toBeVisible();
+  });
+
+  await workStation(page, /^Leave the lime/);
+  await test.step("what raking light shows is marked where it is, and the round fills just that", async () => {
+    await page.getByText("Found when looked at").click();
+    await page.locator(".spot-map").click({ position: { x: 120, y: 90 } });
+    await page.getByLabel("How low, if measured").fill("0.6");
+    await press(page, "Mark it");
+    await expect(page.getByRole("list", { name: "Found" })).toContainText("Low spot, 0.6 mm");
+    await press(page, "Mark what you found");
+    await page.getByRole("button", { name: /^Mark \+/ }).press("ArrowRight");
+    await press(page, "Pinhole");
+    await press(page, "Mark it");
+    await press(page, "Back to Fill: 1 low spot, 1 pinhole, up to 0.6 mm low");
+    await expect(page.getByText("Round 2").first()).toBeVisible();
+    await page.getByText("Found when looked at").click();
+    await expect(page.getByRole("list", { name: "Found" })).toContainText("round 2");
+  });
+  await page.goto(`/treatments/${treatment}/record`);
+  await expect(page.locator(".spot-mark")).toHaveCount(2);
+  await expect(page.getByText("1 low spot, 1 pinhole, up to 0.6 mm low").first()).toBeVisible();
+});
+
+test("job 9: a block’s corner: anchors before the form, damped plaster, one pour and a thinner second, dry by the cheek", async ({
+  page,
+}) => {
+  const treatment = await readyJob(page, 9, "Relief block");
+  await workOff(page, treatment, before("join"), 8 * 24);
+  await go(page, treatment, "join");
+  await inOrder(page, /3 anchor holes Ø 5 mm, 24 mm deep/, /stainless screw/);
+  await workOff(page, treatment, (id) => id.includes("/fill/damp"), 6 * 24);
+  await go(page, treatment, "fill");
+  await workStation(page, /^Mix/);
+  const mix = row(page, /^Mix .* gypsum plaster/i);
+  await mix.getByRole("button", { name: /^Without a scale/ }).click();
+  const dialog = page.getByRole("dialog");
+  await expect(dialog.getByText(/additive/i).first()).toBeVisible();
+  await expect(dialog.getByText(/second/i).first()).toBeVisible();
+  await page.keyboard.press("Escape");
+  await inOrder(page, /^Mix /, /^Pour /, /thinner/, /cold to the cheek/);
+  await workStation(page, /cold to the cheek/);
+  await expect(row(page, /cold to the cheek/)).toContainText(/from|now/);
+});
+
+test("job 11: a thin cast hand: overlay measured short takes another thin build; polished lightly, no cloth wider than it", async ({
+  page,
+}) => {
+  const treatment = await readyJob(page, 11, "Figure, thin hand");
+  await workOff(page, treatment, before("fill"), 5 * 24);
+  await go(page, treatment, "fill");
+  await workStation(page, /^Measure the thickness after/);
+  const measured = row(page, /^Measure the thickness after: 1.4 mm/);
+  await measured.getByLabel("Thickness by the caliper, mm").fill("1.1");
+  await measured.getByRole("button", { name: /^Done/ }).click();
+  await page.getByText(/behind$/).click();
+  await press(page, "Back to Fill: 0.3 mm low");
+  await expect(page.getByText("Round 2").first()).toBeVisible();
+  await inOrder(page, /^Round 2Mix .* cold-cure acrylic/, /^Round 2Press in/, /^Round 2Measure the thickness after: 1.4 mm/);
+  await expect(rows(page).filter({ hasText: /surfacer|Measure the thickness before/ })).toHaveCount(0);
+  await workStation(page);
+  await go(page, treatment, "level");
+  await inOrder(page, /^File it/, /P150, wet/, /P400, wet/, /^Polish lightly and stop early/);
+  await expect(page.getByText(/Dust of tin/).first()).toBeVisible();
+  await workStation(page);
+});
+
+test("job 12: three finger tips out of one mix, modelled or carved as one likes, leaf over size at the end", async ({ page }) => {
+  const treatment = await readyJob(page, 12, "Jester figure");
+  await workOff(page, treatment, before("fill"), 4 * 24);
+  await go(page, treatment, "fill");
+  const portions = page.locator(".portions").first();
+  await expect(portions.locator("span")).toHaveCount(3);
+  await expect(page.getByRole("figure").first()).toBeVisible();
+  await page
+    .getByText(/^Shape, grain, overfill/)
+    .first()
+    .click();
+  await press(page, /Carve|over size/);
+  await expect(
+    rows(page)
+      .filter({ hasText: /^Carve/ })
+      .first(),
+  ).toBeVisible();
 });

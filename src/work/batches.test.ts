@@ -1,3 +1,4 @@
+import type { BodyOf } from "@/core/record/events.schema";
 import { CHIP, done, matched, READY, surveyed } from "@/core/views/story.fixture";
 import { em } from "@/store/orm";
 import { mixableNow, mixBatch } from "./batches";
@@ -219,4 +220,31 @@ test("a mix that waited on its device stands at the time when it was stirred, an
     expect(worked?.clocks.get(OP)?.start).toBe(Date.parse(ago(25)));
   }
   expect((await problemOf(mixBatch({ ...batch(takers), minutes_ago: 9999 }, NOW))).errors?.[0]?.path).toBe("/minutes_ago");
+});
+
+test("a cup of several draws from its jar, keeps the words of its plan, and gives back what is taken back", async () => {
+  await putty();
+  const { id, version } = await readyToMix("HF-9");
+  const cup: BodyOf<"batch-mixed"> = {
+    kind: "batch-mixed",
+    op: OP,
+    start: {
+      class: "epoxy-putty",
+      thickness_mm: 5,
+      lot: "K12",
+      lot_id: LOT,
+      parts: [{ name: "A", planned_g: 2, actual_g: 3 }],
+      climate: { temp_C: 20, rh_pct: 50 },
+    },
+  };
+  await write(id, version, cup);
+  expect((await leftIn())?.left_g).toBeCloseTo(97, 9);
+  const { worked, treatment } = await treatmentPage(id);
+  expect(worked?.batches.get(OP)).toMatchObject([{ mass_g: 3, at: NOW.getTime() }]);
+  expect(treatment.batches.get(OP)?.[0]?.body.words).toMatch(/^Mix /);
+  const entry = treatment.entries.at(-1)?.id ?? "";
+  await write(id, version + 1, { kind: "withdrawn" }, { corrects: entry });
+  expect((await leftIn())?.left_g).toBeCloseTo(100, 9);
+  const refused = await problemOf(write(id, version + 2, { ...cup, start: { ...cup.start, class: "fish-glue" } }));
+  expect(refused).toMatchObject({ status: 422, detail: "Of that nothing is mixed." });
 });

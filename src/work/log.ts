@@ -85,7 +85,8 @@ export async function writeEntry(
     { id, seq: version, v: BODY_VERSION, at: at.toISOString(), ...present({ corrects, by }), body },
   ]);
   if (corrects !== undefined) await giveBack(tx, corrects, now, by);
-  if (body.kind === "done") await drawn(tx, body, plan, { at, because: "mixed", piece: record.piece_title, entry: id, by });
+  if (body.kind === "done" || body.kind === "batch-mixed")
+    await drawn(tx, body, plan, { at, because: "mixed", piece: record.piece_title, entry: id, by });
   return { id, version };
 }
 
@@ -97,14 +98,16 @@ export function closedAt(log: readonly LogEntry[]): Date | null {
 
 /** What is done, or left out, is kept in the words of the plan that it was done by. */
 function inItsWords(body: EventBody, plan: Worked | undefined): EventBody {
-  if (body.kind !== "done" && body.kind !== "skipped") return body;
+  if (body.kind !== "done" && body.kind !== "skipped" && body.kind !== "batch-mixed") return body;
   const words = plan?.repair.operations.find(({ id }) => id === body.op)?.text;
   return words === undefined ? body : { ...body, words: words.slice(0, 1000) };
 }
 
 /** The jar that something was mixed from goes down by what was weighed, else by what was planned. */
-async function drawn(tx: Em, { op, start, batch, portion_g }: BodyOf<"done">, plan: Worked | undefined, change: ChangeOf): Promise<void> {
+async function drawn(tx: Em, body: BodyOf<"done"> | BodyOf<"batch-mixed">, plan: Worked | undefined, change: ChangeOf): Promise<void> {
+  const { op, start } = body;
   if (!start?.lot_id) return;
+  const { batch, portion_g } = body.kind === "done" ? body : {};
   const weighed = start.parts?.reduce((sum, { actual_g }) => sum + actual_g, 0);
   const grams = portion_g ?? weighed ?? plan?.repair.operations.find(({ id }) => id === op)?.mass_g ?? 0;
   changeLot(tx, await heldLot(tx, start.lot_id), -grams, { ...change, ...(batch ? { batch } : {}) });

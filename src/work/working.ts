@@ -31,8 +31,8 @@ export const pieceFacts = ({
 const UNREADABLE = readLog([]);
 
 /** The first clock of a log: from then on the air is asked for. */
-export function firstClock({ marks }: Treatment): number | undefined {
-  const starts = [...marks.values()].filter(({ body }) => body.kind === "done" && body.start !== undefined).map(({ at }) => Date.parse(at));
+export function firstClock({ entries }: Treatment): number | undefined {
+  const starts = entries.filter(({ body }) => "start" in body && body.start !== undefined).map(({ at }) => Date.parse(at));
   return starts.length > 0 ? Math.min(...starts) : undefined;
 }
 

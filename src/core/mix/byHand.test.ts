@@ -56,18 +56,22 @@ describe("a whole mix by hand", () => {
 
   test("one of several batches holds its share of every part", () => {
     const parts = whole("epoxy-putty", 12);
-    const found = mixByHand(classRow("epoxy-putty"), parts, 3, 4);
+    const found = mixByHand(
+      classRow("epoxy-putty"),
+      parts.map((part) => ({ ...part, mass_g: part.mass_g / 3 })),
+      4,
+    );
     expect(found.parts.map(({ mass_g }) => mass_g)).toEqual(parts.map(({ mass_g }) => expect.closeTo(mass_g / 3, 9)));
     expect(found.thickens).toBeUndefined();
   });
 
   test("a thickened resin says what thickens how much; a plaster what it fills, by the density that it sets to", () => {
-    const thick = mixByHand(classRow("thickened-epoxy"), whole("thickened-epoxy", 147), 1, 4);
+    const thick = mixByHand(classRow("thickened-epoxy"), whole("thickened-epoxy", 147), 4);
     expect(thick.thickens).toEqual({ name: "silica thickener", mixed_g: expect.closeTo(140, 9) });
     const row = classRow("gypsum-plaster");
-    const poured = mixByHand(row, whole("gypsum-plaster", 1600), 1, 4);
+    const poured = mixByHand(row, whole("gypsum-plaster", 1600), 4);
     expect(poured.litres).toBeCloseTo(1600 / (row.mix.mixed_density ?? 0) / 1000, 9);
     expect(plasterOf(poured)?.water_pct).toBeCloseTo(65, 6);
-    expect(plasterOf(mixByHand(classRow("epoxy-putty"), whole("epoxy-putty", 5), 1, 4))).toBeUndefined();
+    expect(plasterOf(mixByHand(classRow("epoxy-putty"), whole("epoxy-putty", 5), 4))).toBeUndefined();
   });
 });

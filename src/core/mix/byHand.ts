@@ -66,16 +66,15 @@ export interface MixByHand {
   readonly litres: number;
 }
 
-/** One of several batches by hand: each part by its density of the recipe. Grams of the whole mix, the nozzle's bore in mm. */
+/** A batch by hand: each part by its density of the recipe. Grams of the batch, the nozzle's bore in mm. */
 export function mixByHand(
   { mix }: Pick<MaterialClass, "mix">,
-  whole: ReadonlyArray<{ readonly name: string; readonly mass_g: number }>,
-  batches: number,
+  batch: ReadonlyArray<{ readonly name: string; readonly mass_g: number }>,
   nozzle_mm: number,
 ): MixByHand {
-  const parts = whole.map(({ name, mass_g }) => {
+  const parts = batch.map(({ name, mass_g }) => {
     const density = mix.parts.find((part) => part.name === name)?.density ?? 1;
-    return byHand({ name, mass_g: mass_g / batches, density }, nozzle_mm);
+    return byHand({ name, mass_g, density }, nozzle_mm);
   });
   const sum = (of: readonly ByHand[], what: "mass_g" | "volume_cm3") => of.reduce((all, part) => all + part[what], 0);
   const thick = parts.find(({ name }) => name.includes("thickener"));

@@ -43,7 +43,7 @@ function layWet(c: Context, place: WorkPlace, link: PlanLink, out: Drafts): void
     ...infoOf(link),
     name: "back",
     kind: "back",
-    text: `Lay ${counted(layers, "layer")} of ${inSentence(link.material.name)} behind it, wet through, laps of a third, about ${grams(weighed.mass_g)}${weighed.batches > 1 ? `, in ${weighed.batches} lots` : ""}`,
+    text: `Lay ${counted(layers, "layer")} of ${inSentence(link.material.name)} behind it, wet through, laps of a third, about ${grams(weighed.mass_g)}${weighed.batches > 1 ? `, in ${weighed.batches} batches` : ""}`,
     why: laid?.how ?? "Crosswise, from the middle outwards.",
     done_when: "the mesh is rubbed away, no air under it",
     hands_min: [20, 60],

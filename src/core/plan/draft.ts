@@ -46,7 +46,9 @@ export interface Draft {
   readonly shared?: string;
   /** What it holds before waste, and how it reads when it is stirred for so much in all. */
   readonly need_cm3?: number;
-  readonly together?: (cm3: number) => Pick<Draft, "text" | "mass_g" | "volume_cm3" | "parts" | "batches">;
+  readonly together?: (
+    cm3: number,
+  ) => Pick<Draft, "text" | "mass_g" | "volume_cm3" | "parts" | "batches"> & Partial<Pick<Draft, "hands_min">>;
   /** The part whose joints close one another in; inner joints of it go first, the one that closes the frame last. */
   readonly frame?: string;
   readonly inner?: boolean;

@@ -1,4 +1,4 @@
-import { classRow, type MaterialClass, middle } from "../catalogue";
+import { classRow, type MaterialClass, middle, type Range } from "../catalogue";
 import { cupFactor } from "../mix/cupHeat";
 import { volumeOf } from "../survey/place";
 import { counted, grams, inSentence, plain } from "../units";
@@ -250,11 +250,14 @@ function layer(c: Context, group: Group, n: number, needs: readonly Need[], out:
     name: `mix-${n}`,
     kind: "mix",
     text: words(weighed),
-    together: (cm3) => told(weigh(material, cm3, extraPct(c, cm3, apply), apply, c.air), words),
+    together: (cm3) => {
+      const all = weigh(material, cm3, extraPct(c, cm3, apply), apply, c.air);
+      return { ...told(all, words), hands_min: stirring(all) };
+    },
     need_cm3: total,
     why: `${changedWords(here, n)}${mixWhy(c, material, total, weighed.volume_cm3)}${cupWords(material, weighed.mass_g / weighed.batches)}`,
     done_when: material.mix.cue.charAt(0).toLowerCase() + material.mix.cue.slice(1).replace(/\.$/, ""),
-    hands_min: [4, 10],
+    hands_min: stirring(weighed),
     cautions: mixCautions(material, weighed),
     needs: [...needs],
     mass_g: weighed.mass_g,
@@ -269,6 +272,9 @@ function layer(c: Context, group: Group, n: number, needs: readonly Need[], out:
   for (const one of here) place(c, link, one, n, apply, out);
   if (apply === "poured" && n === most) topUp(c, link, places, n, out);
 }
+
+/** Each cup is weighed and stirred by itself; trade practice, minutes. */
+const stirring = ({ batches }: Weighed): Range => [4 * batches, 10 * batches];
 
 /** What was found since it was planned, said first. */
 const changedWords = (here: readonly PlaceLayers[], n: number): string =>

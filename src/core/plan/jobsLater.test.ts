@@ -101,6 +101,17 @@ describe("11, cast-metal figure", () => {
     expect(figure.links.some(({ role }) => role === "consolidant")).toBe(false);
     expect(figure.op("level/file").cautions).toContain("dust-metal");
   });
+  test("measured short it takes another thin build of its own stuff all over it, measured again; no stopper on bare metal", () => {
+    const round = { kind: "round-opened", station: "fill", places: ["d1/overlay"], because: "0.3 mm short", low_mm: 0.3 } as const;
+    const again = jobOf({ ...jobInput(11), entries: [{ at: "2026-10-09T09:00:00+02:00", body: round }] });
+    const second = again.operations.filter(({ round: of }) => of === 2).map(({ id, class: name }) => `${id} ${name ?? ""}`);
+    expect(second.filter((id) => id.includes("/fill/mix-"))).toEqual([expect.stringContaining("r2/fill/mix-1/mma-acrylic")]);
+    expect(second.some((id) => id.includes("measure-before"))).toBe(false);
+    expect(second.some((id) => id.includes("measure-after"))).toBe(true);
+    const [first, more] = [again.op("r1/fill/mix-1").mass_g ?? 0, again.op("r2/fill/mix-1").mass_g ?? 0];
+    expect(more / first).toBeGreaterThan(0.3);
+    expect(more / first).toBeLessThan(0.6);
+  });
 });
 
 describe("12, jester figure", () => {

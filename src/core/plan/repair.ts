@@ -237,6 +237,8 @@ function withRound(
     draftsOf(roundContext(damage.context, places, round, foundIn(round.round, marks)), damage.part).filter(
       (draft) =>
         draft.station !== "close" &&
+        // what has just been measured is known
+        draft.name !== "measure-before" &&
         (from(round.station, draft.station) || (draft.name === "mask" && tapeIsOff(damage.context))) &&
         draft.places.some(({ id }) => places.some((place) => place.id === id)),
     ),
@@ -261,17 +263,21 @@ const LOW_SHARE = 0.1;
 /** Up to this depth a finer filler is proposed, mm; its own layer. */
 const FINER_UP_TO_MM = 1;
 
-/** The damage as it stands in a later round: at Fill, only what was found low is filled, with the finer filler where it is small. */
+/** The damage as it stands in a later round: at Fill, only what was found low is filled, with the finer filler where it is small; an overlay is built on with its own. */
 function roundContext(
   context: Context,
   places: readonly WorkPlace[],
-  { station, low_mm = LOW_MM }: Round,
+  { station, low_mm: measured_mm }: Round,
   found: FoundLayers | undefined,
 ): Context {
+  const low_mm = measured_mm ?? LOW_MM;
+  const overlay = context.damage.kind === "worn-thin";
   const here = places.map((place) =>
-    (place.kind === "void" || place.kind === "film") && station === "fill" ? lowPlace(place, low_mm) : place,
+    (place.kind === "void" || place.kind === "film") && station === "fill"
+      ? lowPlace(place, low_mm, overlay && measured_mm !== undefined ? 1 : LOW_SHARE)
+      : place,
   );
-  const finer = station === "fill" && low_mm <= FINER_UP_TO_MM && canTakeFiner(context);
+  const finer = station === "fill" && low_mm <= FINER_UP_TO_MM && !overlay && canTakeFiner(context);
   const links = context.links
     .filter(({ place }) => places.some(({ id }) => id === place))
     // what is found low lies on top: the last filler of a place takes it up
@@ -297,8 +303,9 @@ function canTakeFiner({ f, links }: Context): boolean {
   );
 }
 
-function lowPlace(place: WorkPlace, low_mm: number): WorkPlace {
-  const area = Math.max(1, (place.opening_mm2 ?? 1) * LOW_SHARE);
+/** So much of a place as is low; an overlay that was measured short is so all over. */
+function lowPlace(place: WorkPlace, low_mm: number, share: number): WorkPlace {
+  const area = Math.max(1, (place.opening_mm2 ?? 1) * share);
   const { known_cm3: _known, ...rest } = place;
   return { ...rest, solids: [{ shape: "sheet", area_mm2: area, depth: low_mm }], depth_mm: low_mm, opening_mm2: area, open_behind: false };
 }

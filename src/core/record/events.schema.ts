@@ -1,6 +1,7 @@
 import { type Static, type TProperties, Type } from "@sinclair/typebox";
 import { CLASS_ROWS, type ClassName, STATIONS } from "../catalogue";
 import { SCHOOL_NAMES, TEXTURE_NAMES } from "../fill/schools.data";
+import { SPOT_NAMES } from "../fill/spots.data";
 import { BRACE_JOINTS, BRACE_KINDS } from "../join/brace.schema";
 import { GradeInput } from "../level/ladder.schema";
 import { ChainLink, OwnProductSchema } from "../match/match.schema";
@@ -111,6 +112,14 @@ export const EventBody = tagged("kind", [
     extra_pct: Type.Optional(Type.Number({ minimum: 0, maximum: 200 })),
     volumes: Type.Optional(Type.Array(strict({ place: ref(), cm3: above0(1e6), by: text(200) }), { maxItems: 60 })),
   }),
+  /** Something was found of a filled face when it was looked at, and where on the condition map. */
+  event("spot-found", {
+    damage: damage(),
+    x: share(),
+    y: share(),
+    what: oneOf(SPOT_NAMES),
+    depth_mm: Type.Optional(above0(100)),
+  }),
   /** A coarser grade was needed again: that one and every finer one come once more. */
   event("stepped-back", { damage: damage(), to: GradeInput, because: text(2000) }),
   /** The brace that is let in, or `none`; `reason` where it is not what was worked out. */
@@ -132,6 +141,8 @@ export const EventBody = tagged("kind", [
     /** The batch that it was mixed in with others, and what this treatment took of it, g. */
     batch: Type.Optional(Type.String({ format: "uuid" })),
     portion_g: Type.Optional(from0(1e6)),
+    /** Of the last cup of several: what was planned of all of them, g. */
+    whole_g: Type.Optional(from0(1e6)),
     /** The places it covered, where it was not all that it names. */
     places: Type.Optional(Type.Array(ref(), { maxItems: 200 })),
     hands_min: minutes(),
@@ -144,6 +155,14 @@ export const EventBody = tagged("kind", [
     film_um: Type.Optional(Type.Number({ minimum: 0, maximum: 10_000 })),
     found: Type.Optional(Type.Record(Type.String({ maxLength: 200 }), Type.String({ maxLength: 500 }))),
     against: Type.Optional(Against),
+  }),
+  /** One cup of a mix that is stirred in several, and not the last: that one is the mix `done`. It has a pot life of its own. */
+  event("batch-mixed", {
+    op: ref(),
+    words: Type.Optional(text(1000)),
+    hands_min: minutes(),
+    note: Type.Optional(Type.String({ maxLength: 2000 })),
+    start: Start,
   }),
   /** Looked at when its clock said that it was ready, and still soft: its later stages are reckoned anew. */
   event("found-soft", { op: ref(), note: Type.Optional(Type.String({ maxLength: 2000 })), hands_min: minutes() }),

@@ -1,5 +1,6 @@
 import { type MaterialClass, materialOf, STATIONS, type Stance, type Station } from "../catalogue";
 import type { Taken } from "../match/match.schema";
+import { asOne } from "../mix/batches";
 import { wayRow } from "../survey/ways";
 import type { BodyOf, EventKind, LogEntry } from "./events.schema";
 
@@ -45,6 +46,8 @@ export interface Treatment {
   /** Clocks that were found behind their time. */
   readonly soft: readonly Entry<"found-soft">[];
   readonly added: readonly BodyOf<"step-added">[];
+  /** Cups of mixes that are stirred in several, but for the last, by operation. */
+  readonly batches: ReadonlyMap<string, readonly Entry<"batch-mixed">[]>;
   readonly closed?: Entry<"closed">;
   /** The name of one more damage; none is given twice. */
   readonly next_damage: string;
@@ -66,6 +69,7 @@ export function readLog(log: readonly LogEntry[]): Treatment {
   const named = [...new Set(all(entries, "surveyed").map(damageOf))];
   const ids = named.filter((id) => !parted.has(id));
   const damages = ids.map((id) => damageRecord(id, entries)).filter((damage) => damage !== undefined);
+  const batches = batchesOf(entries);
   const ended = entries.filter(({ body }) => body.kind === "closed" || body.kind === "reopened").at(-1);
   const mark = all(entries, "marked")
     .filter((entry) => damageOf(entry) === FIRST_DAMAGE)
@@ -73,7 +77,8 @@ export function readLog(log: readonly LogEntry[]): Treatment {
   return {
     entries,
     damages,
-    marks: marksOf(entries),
+    marks: marksOf(entries, batches),
+    batches,
     rounds: all(entries, "round-opened").filter(({ body }) => body.places.some((place) => !parted.has(place.split("/")[0] ?? ""))),
     soft: all(entries, "found-soft"),
     added: all(entries, "step-added").map(({ body }) => body),
@@ -119,11 +124,31 @@ export function damageOf({ body }: Entry): string {
 }
 
 /** The last word on each operation. */
-function marksOf(entries: readonly Entry[]): Map<string, Mark> {
+function marksOf(entries: readonly Entry[], batches: Treatment["batches"]): Map<string, Mark> {
   const marks = new Map<string, Mark>();
   for (const { id, at, by, body } of entries)
-    if (body.kind === "done" || body.kind === "skipped") marks.set(body.op, { entry: id, status: body.kind, at, body, ...opt("by", by) });
+    if (body.kind === "done" || body.kind === "skipped")
+      marks.set(body.op, {
+        entry: id,
+        status: body.kind,
+        at,
+        body: body.kind === "done" ? withEarlier(body, batches.get(body.op)) : body,
+        ...opt("by", by),
+      });
   return marks;
+}
+
+function batchesOf(entries: readonly Entry[]): Map<string, Entry<"batch-mixed">[]> {
+  const batches = new Map<string, Entry<"batch-mixed">[]>();
+  for (const entry of all(entries, "batch-mixed")) batches.set(entry.body.op, [...(batches.get(entry.body.op) ?? []), entry]);
+  return batches;
+}
+
+/** The last cup of a mix with those before it: what was mixed is all of them. */
+function withEarlier(body: BodyOf<"done">, earlier: readonly Entry<"batch-mixed">[] = []): BodyOf<"done"> {
+  if (earlier.length === 0 || !body.start?.parts) return body;
+  const cups = [...earlier.map((entry) => entry.body.start.parts ?? []), body.start.parts];
+  return { ...body, start: { ...body.start, parts: asOne(cups, body.whole_g) } };
 }
 
 /** A class or a jar of it, with the figures that hold for it. */
@@ -157,7 +182,10 @@ function opt<K extends string, V>(key: K, value: V | undefined): Partial<Record<
 export const STATION_ORDER: readonly Station[] = STATIONS.map(({ station }) => station);
 
 const STATION_OF: Readonly<
-  Record<Exclude<EventKind, "done" | "skipped" | "found-soft" | "round-opened" | "step-added" | "noted" | "withdrawn">, Station>
+  Record<
+    Exclude<EventKind, "done" | "skipped" | "batch-mixed" | "found-soft" | "round-opened" | "step-added" | "noted" | "withdrawn">,
+    Station
+  >
 > = {
   surveyed: "survey",
   marked: "survey",
@@ -167,6 +195,7 @@ const STATION_OF: Readonly<
   "shards-mapped": "ready",
   "form-chosen": "ready",
   "fill-set": "fill",
+  "spot-found": "fill",
   "stepped-back": "level",
   braced: "join",
   closed: "close",

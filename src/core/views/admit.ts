@@ -29,6 +29,11 @@ const CHECKS: { readonly [K in EventKind]?: Check<K> } = {
   matched: ({ treatment }, { damage = "d1" }) =>
     treatment.damages.some(({ id }) => id === damage) ? undefined : "Survey the damage first.",
   done: admitDone,
+  "batch-mixed": (asked, { op, start }) => {
+    const planned = asked.worked?.repair.operations.find(({ id }) => id === op);
+    if (planned && (planned.kind !== "mix" || planned.class !== start.class)) return "Of that nothing is mixed.";
+    return admitDone(asked, { kind: "done", op });
+  },
   "found-soft": (asked, { op }) => needsPlan(asked) ?? (asked.worked?.clocks.has(op) ? undefined : "No clock was started there."),
   parted: ({ treatment }, { damage }) => {
     if (!treatment.damages.some(({ id }) => id === damage)) return "There is no such damage in this treatment.";
@@ -46,6 +51,7 @@ const CHECKS: { readonly [K in EventKind]?: Check<K> } = {
     const strange = volumes.find(({ place }) => !known.has(place));
     return needsPlan(asked) ?? knownDamage(asked, damage) ?? (strange && `There is no place ${strange.place} in this treatment.`);
   },
+  "spot-found": (asked, { damage = "d1" }) => needsPlan(asked) ?? knownDamage(asked, damage),
   "stepped-back": (asked, { damage = "d1", to }) => needsPlan(asked) ?? knownDamage(asked, damage) ?? walkedRung(asked, damage, to),
   closed: (asked) => (asked.treatment.closed ? "It is closed already." : needsSurvey(asked)),
   reopened: ({ treatment }) => (treatment.closed ? undefined : "It is not closed."),

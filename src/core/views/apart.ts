@@ -34,8 +34,8 @@ export function partedLog(
   return [...told, ...done];
 }
 
-type DoneOrSkipped = Entry<"done"> | Entry<"skipped">;
-const isDone = (entry: Entry): entry is DoneOrSkipped => is(entry, "done") || is(entry, "skipped");
+type OfOperation = Entry<"done"> | Entry<"batch-mixed"> | Entry<"skipped">;
+const isDone = (entry: Entry): entry is OfOperation => is(entry, "done") || is(entry, "batch-mixed") || is(entry, "skipped");
 
 const KINDS: readonly string[] = [
   "surveyed",
@@ -44,6 +44,7 @@ const KINDS: readonly string[] = [
   "shards-mapped",
   "form-chosen",
   "fill-set",
+  "spot-found",
   "stepped-back",
   "braced",
   "marked",

@@ -15,7 +15,8 @@ export interface Share {
 /** The operations of a treatment that a batch of this class could serve now. */
 export function sharesOf(acts: readonly Act[], name: ClassName): Share[] {
   return acts.flatMap(({ op, state }) =>
-    state === "now" && op.starts && op.class === name && op.mass_g
+    // what fills several cups by itself shares none
+    state === "now" && op.starts && op.class === name && op.mass_g && (op.batches ?? 1) < 2
       ? [{ op: op.id, text: op.text, class: name, mass_g: op.mass_g, parts: op.parts ?? [] }]
       : [],
   );

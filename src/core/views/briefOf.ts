@@ -1,4 +1,4 @@
-import { stationLabel } from "../catalogue";
+import { classRow, stationLabel } from "../catalogue";
 import { STATION_ORDER, type Treatment } from "../record/treatment";
 import { type Act, actsOf, brief } from "./acts";
 import type { ActBrief, BriefAct, Words } from "./brief";
@@ -30,7 +30,20 @@ export function briefOf(treatment: Treatment, worked: Worked | undefined, now: n
 function frontier(worked: Worked, numbers: ReadonlyMap<string, number>, now: number): BriefAct[] {
   return actsOf(worked, now)
     .filter(({ state }) => state === "now" || state === "too-early" || state === "too-late" || state === "never")
-    .map((act) => briefAct(act, worked, numbers));
+    .map((act) => briefAct(act, worked, numbers))
+    .flatMap((act) => [...cupInHand(act, worked, now), act]);
+}
+
+/** A cup of several that was mixed is used up before the next: it has its own window. */
+function cupInHand(act: BriefAct, { repair, batches }: Worked, now: number): BriefAct[] {
+  const cups = batches.get(act.op) ?? [];
+  const { at, until } = cups.at(-1) ?? {};
+  if (at === undefined || until === undefined || until <= now) return [];
+  const mix = repair.operations.find(({ id }) => id === act.op);
+  const of = Math.max(mix?.batches ?? 1, cups.length + 1);
+  const title = `Use up batch ${cups.length} of ${of}`;
+  const words = { title, why: "It is mixed and sets; then mix the next." };
+  return [{ ...act, ...words, ...(mix?.class ? { material: classRow(mix.class).name } : {}), from: at, since: at, until }];
 }
 
 function briefAct(

@@ -43,7 +43,7 @@ export interface UsedRow {
 /** Materials as they were started, with weights, lot and the air of that hour. */
 export function materialsUsed({ entries }: Treatment, { repair }: Worked): UsedRow[] {
   return entries.flatMap(({ id, at, body }) => {
-    if (body.kind !== "done" || !body.start) return [];
+    if ((body.kind !== "done" && body.kind !== "batch-mixed") || !body.start) return [];
     const { parts, lot, climate } = body.start;
     return [
       {

@@ -1,5 +1,6 @@
 import { gradeLabel, STANCE_LABELS, stationLabel } from "../catalogue";
 import { SCHOOLS, textureRow } from "../fill/schools.data";
+import { spotRow } from "../fill/spots.data";
 import { gradeIn } from "../level/ladder";
 import type { BodyOf, EventBody, EventKind } from "../record/events.schema";
 import { materialTaken, stationOfOp } from "../record/treatment";
@@ -46,6 +47,8 @@ const SAY: Sayings = {
     ]
       .filter((part) => part !== undefined)
       .join(", ")}`,
+  "spot-found": ({ what, depth_mm }) =>
+    `Found on the condition map: ${spotRow(what).one}${depth_mm === undefined ? "" : `, ${plain(depth_mm, 2)} mm`}`,
   "stepped-back": ({ to, because }) => {
     const grade = gradeIn(to);
     return `Back to ${grade ? gradeLabel(grade) : to.grade}: ${because}`;
@@ -69,6 +72,8 @@ const SAY: Sayings = {
     ]
       .filter((part) => part !== "")
       .join(". "),
+  "batch-mixed": ({ op, words, start, note }, names) =>
+    `One batch of it: ${inSentence(words ? brief(words) : opName(op, names))}${started(start)}${note ? `. ${note}` : ""}`,
   "found-soft": ({ op, note }, names) => `Still soft: ${opName(op, names)}${note ? `. ${note}` : ""}`,
   parted: ({ title }) => `Treated apart from here on: ${title}`,
   skipped: ({ op, words, reason }, names) => `Left out: ${words ? brief(words) : opName(op, names)}. ${reason}`,

@@ -12,7 +12,7 @@ export interface Need {
 }
 
 /** Grams that the operations still to come take; what is done takes nothing more. */
-export function needsOf(of: { readonly id: string; readonly piece: string }, { repair, marks }: Worked): Need[] {
+export function needsOf(of: { readonly id: string; readonly piece: string }, { repair, marks, batches }: Worked): Need[] {
   const products = new Map(repair.links.map(({ id, product }) => [id, product?.id]));
   const mixed = new Set(repair.operations.filter(({ kind }) => kind === "mix").map(({ link }) => link));
   const all = repair.operations.flatMap(({ id, role, class: name, mass_g, kind, link }) => {
@@ -20,7 +20,10 @@ export function needsOf(of: { readonly id: string; readonly piece: string }, { r
     // what was weighed at its mix is not weighed again where it is laid
     if (kind !== "mix" && link !== undefined && mixed.has(link) && kind !== "pour") return [];
     const product = link === undefined ? undefined : products.get(link);
-    return [{ treatment: of.id, piece: of.piece, role, class: name, grams: mass_g, ...(product ? { product } : {}) }];
+    const mixed_g = batches.get(id)?.reduce((sum, cup) => sum + cup.mass_g, 0) ?? 0;
+    return [
+      { treatment: of.id, piece: of.piece, role, class: name, grams: Math.max(0, mass_g - mixed_g), ...(product ? { product } : {}) },
+    ];
   });
   return summed(all);
 }

@@ -2,6 +2,7 @@ import { CAUTIONS, type Role, type Station } from "../catalogue";
 import { type CoatFacts, looksOf } from "../colour/looks";
 import { workingRange } from "../cure/working";
 import { type MixFacts, outcomesOf } from "../fill/outcome";
+import { nextBatch } from "../mix/batches";
 import type { Operation } from "../plan/plan.schema";
 import type { BodyOf, Start } from "../record/events.schema";
 import { materialTaken, type Treatment } from "../record/treatment";
@@ -9,7 +10,7 @@ import { placeSize } from "../survey/place";
 import { type CameOutWay, present } from "../units";
 import type { Act } from "./acts";
 import { type JarChoice, jarsFor, type StockProduct } from "./stock";
-import type { Worked } from "./worked";
+import type { MixedBatch, Worked } from "./worked";
 
 /** An operation as a page shows it: words, figures, what may be done, what was done. Plain data. */
 export interface OperationView
@@ -30,7 +31,15 @@ export interface OperationView
   readonly portions?: ReadonlyArray<{ readonly label: string; readonly mass_g: number }>;
   readonly parts?: ReadonlyArray<{ readonly name: string; readonly mass_g: number }>;
   readonly mass_g?: number;
-  readonly batches?: number;
+  /** Of a mix that is stirred in several cups: the one that comes next (parts, portions and grams are of it), the whole, and those before. */
+  readonly batch?: {
+    readonly n: number;
+    readonly of: number;
+    readonly whole_g: number;
+    readonly mixed: readonly MixedBatch[];
+  };
+  /** Its thickness is measured; what is wanted, mm, where that is known. */
+  readonly caliper?: { readonly target_mm?: number };
   /** Jars that it may be taken from, the likeliest first. */
   readonly jars?: readonly JarChoice[];
   /** Something that is still open waits for its clock. */
@@ -105,8 +114,9 @@ function viewOf(
   { op, state, from, until, since, blocked_by, because, consequence }: Act,
   { worked, products, now, numbers, labels, held, round: last }: Seen,
 ): OperationView {
-  const { id, round, station, kind, text, why, done_when, hands_min, places, status, role, portions, parts, mass_g, batches, mind } = op;
+  const { id, round, station, kind, text, why, done_when, hands_min, places, status, role, mind } = op;
   const mark = worked.marks.get(id);
+  const { parts, portions, mass_g, batch } = cupOf(op, mark ? undefined : (worked.batches.get(id) ?? []));
   return {
     id,
     round,
@@ -116,7 +126,7 @@ function viewOf(
     text: mark?.body.words ?? text,
     why,
     done_when,
-    hands_min,
+    hands_min: batch ? [hands_min[0] / batch.of, hands_min[1] / batch.of] : hands_min,
     places,
     status,
     state,
@@ -136,7 +146,8 @@ function viewOf(
       portions: portions?.map(({ place, mass_g: g }) => ({ label: labels.get(place) ?? place, mass_g: g })),
       parts: parts && parts.length > 0 && op.starts ? parts : undefined,
       mass_g,
-      batches: batches && batches > 1 ? batches : undefined,
+      batch,
+      caliper: caliperOf(op, worked),
       mark: mark && {
         ...markView(mark.entry, mark.at, mark.by, mark.body),
         ...(round === last ? lowOf(op, mark.body) : {}),
@@ -144,6 +155,31 @@ function viewOf(
       },
     }),
   };
+}
+
+/** The amounts of a mix: of all of it, or of the cup that comes next where it is stirred in several. */
+function cupOf(
+  { kind, parts, portions, mass_g, batches = 1 }: Operation,
+  mixed: readonly MixedBatch[] | undefined,
+): Pick<Operation, "parts" | "portions" | "mass_g"> & Pick<OperationView, "batch"> {
+  const whole = present({ parts, portions, mass_g });
+  // strips of bandage are wetted one by one: only what is stirred comes in cups
+  if (kind !== "mix" || !mixed || !parts || !mass_g || (batches < 2 && mixed.length === 0)) return whole;
+  const { n, of, ...cup } = nextBatch(
+    { mass_g, batches, parts, ...present({ portions }) },
+    mixed.map((each) => each.mass_g),
+  );
+  return {
+    ...present({ parts: [...cup.parts], portions: cup.portions && [...cup.portions], mass_g: cup.mass_g }),
+    batch: { n, of, whole_g: mass_g, mixed },
+  };
+}
+
+/** Before and after an overlay the thickness is what is measured, not a height. */
+function caliperOf({ id, places: [place = ""] }: Operation, { repair }: Worked): OperationView["caliper"] {
+  if (id.includes("/measure-before")) return {};
+  const damage = repair.damages.find((each) => place.startsWith(`${each.id}/`))?.context.damage;
+  return id.includes("/measure-after") && damage?.kind === "worn-thin" ? { target_mm: damage.target_mm } : undefined;
 }
 
 /** What its clock starts with: the class, and the jar where one was chosen for this link. */

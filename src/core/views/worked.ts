@@ -11,7 +11,8 @@ import type { Operation } from "../plan/plan.schema";
 import { SCALE_STEP_G } from "../plan/planCalc";
 import { type Repair, repairOf } from "../plan/repair";
 import type { BodyOf } from "../record/events.schema";
-import { type DamageRecord, type Mark, materialTaken, stationOfOp, type Treatment } from "../record/treatment";
+import { type DamageRecord, type Entry, type Mark, materialTaken, stationOfOp, type Treatment } from "../record/treatment";
+import { present } from "../units";
 
 /** What the plan must know of the piece. */
 export interface PieceFacts {
@@ -31,11 +32,22 @@ export interface OpClock {
   readonly stages: readonly StageTime[];
 }
 
+/** A cup of a mix that is stirred in several. Ms since the epoch. */
+export interface MixedBatch {
+  readonly entry: string;
+  readonly at: number;
+  readonly mass_g: number;
+  /** Until when it can be worked; absent = it does not set here. */
+  readonly until?: number;
+}
+
 /** A treatment worked out: its repair, the marks on its operations, and the clocks that they started. */
 export interface Worked {
   readonly repair: Repair;
   readonly marks: ReadonlyMap<string, Mark>;
   readonly clocks: ReadonlyMap<string, OpClock>;
+  /** Cups of mixes that are stirred in several, but for the last, by operation. */
+  readonly batches: ReadonlyMap<string, readonly MixedBatch[]>;
 }
 
 /** A damage as the plan takes it, from the log. */
@@ -114,6 +126,7 @@ export function worked(
     repair: gone.length > 0 ? { ...repair, operations: [...gone, ...repair.operations] } : repair,
     marks: marks.found,
     clocks: clocksOf(marks.found, treatment.soft, climate),
+    batches: new Map([...treatment.batches].map(([op, cups]) => [op, cups.map((cup) => batchOf(cup, climate))])),
   };
 }
 
@@ -200,6 +213,19 @@ function clocksOf(marks: ReadonlyMap<string, Mark>, soft: Treatment["soft"], cli
     clocks.set(op, { op, start, material: material.name, stages: looks.reduce((slower, look) => slowed(slower, start, look), stages) });
   }
   return clocks;
+}
+
+function batchOf({ id, at, body: { start } }: Entry<"batch-mixed">, climate: CureInput["climate"]): MixedBatch {
+  const stages = stageTimes(
+    { material: materialTaken(start), thickness_mm: start.thickness_mm, at, rh_pct: start.climate.rh_pct },
+    climate,
+  );
+  return {
+    entry: id,
+    at: Date.parse(at),
+    mass_g: start.parts?.reduce((sum, { actual_g }) => sum + actual_g, 0) ?? 0,
+    ...present({ until: stages.find(({ stage }) => stage === "working")?.at }),
+  };
 }
 
 /** It is looked at again after a quarter more of the time that it had; a rule of thumb, and said so where it shows. */

@@ -25,19 +25,19 @@ const NOZZLE_MM = "4";
 
 /** A mix by what is at hand where no scale is: balls in true size, beads, spoons, drops; how hardener and thickener act. */
 export function MixDialog({ operation, air, close }: Props) {
-  const { start, parts = [], batches = 1 } = operation;
+  const { start, parts = [], batch } = operation;
   const [nozzle, keepNozzle] = useKept("nozzle-mm", NOZZLE_MM);
   if (!start) return null;
   const row = classRow(start.class);
   const read = parseNumber(nozzle);
   const bore = read.ok && read.value > 0 && read.value <= 50 ? read.value : undefined;
-  const mix = mixByHand(row, parts, batches, bore ?? Number(NOZZLE_MM));
+  const mix = mixByHand(row, parts, bore ?? Number(NOZZLE_MM));
   const plaster = row.group === "plaster" ? plasterOf(mix) : undefined;
   return (
     <Panel title={`Mix ${inSentence(row.name)} without a scale`} close={close}>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4 pt-2">
         <p className="text-read leading-[23px]">
-          {batches > 1 ? `For one of ${batches} batches. ` : ""}
+          {batch ? `For batch ${batch.n} of ${batch.of}. ` : ""}
           {row.mix.ratio_by === "volume"
             ? "This one is dosed by volume: by hand it is as good as by the scale."
             : "This one is dosed by mass: by hand it is off by some 20 %. Use the scale where you can."}

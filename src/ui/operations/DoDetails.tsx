@@ -23,7 +23,7 @@ interface Props {
 export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh, byHand }: Props) {
   const { parts, kind, id, starts, jars } = operation;
   return (
-    <div className="grid w-full max-w-[420px] gap-2">
+    <div className="do-details">
       {asksWhy && (
         <Line
           label="Why is it done all the same?"
@@ -76,7 +76,7 @@ export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh, byH
       )}
       {MEASURED.includes(kind) && (
         <Line
-          label="Height against the old surface, mm (minus: low)"
+          label={operation.caliper ? "Thickness by the caliper, mm" : "Height against the old surface, mm (minus: low)"}
           id={`${id}-measured`}
           wrong={wrong.measured}
           value={draft.measured}

@@ -2,12 +2,11 @@
 import { useState } from "react";
 import type { OperationView } from "@/core/views/operationView";
 import { FieldError } from "../forms/FieldError";
-import { useKept } from "../forms/kept";
 import type { Air } from "../frame/climate";
 import { lazily } from "../frame/lazily";
-import { useLog } from "../treatment/TreatmentLog";
 import { DoDetails } from "./DoDetails";
-import { type AgainstPlan, type DoDraft, doBody, doErrors, startDraft } from "./doDraft";
+import { type AgainstPlan, isCup } from "./doDraft";
+import { useDoing } from "./useDoing";
 
 const WeighDialog = lazily(() => import("../weigh/WeighDialog").then((module) => module.WeighDialog));
 const MixDialog = lazily(() => import("../mix/MixDialog").then((module) => module.MixDialog));
@@ -24,40 +23,32 @@ interface Props {
 
 const WORDS = { mixed: "Mixed now", clamped: "Glued now", coated: "Laid now" } as const;
 
+/** What the press says that records it. */
+const labelOf = ({ starts, batch }: OperationView): string =>
+  `${starts ? WORDS[starts] : "Done"}${batch ? `: batch ${batch.n} of ${batch.of}` : ""}`;
+
 /** Record an operation: with the minutes it took, what was weighed, when it really was, and why where it goes against the plan. */
 export function DoIt({ operation, air, now, against }: Props) {
-  const log = useLog();
-  const first = startDraft(operation);
-  const [kept, keep, forget] = useKept<DoDraft>(`op:${log.treatment}:${operation.id}`, first);
-  const draft = { ...first, ...kept };
-  const weighs = operation.parts !== undefined && operation.parts.length > 1;
-  const [open, setOpen] = useState(against !== undefined || (now && operation.kind === "mix" && weighs));
-  const [tried, setTried] = useState(false);
+  const { parts, batch } = operation;
+  const { name, draft, change, asksWhy, wrong, record, busy } = useDoing(operation, air, against);
+  const [open, setOpen] = useState(
+    against !== undefined ||
+      (now && operation.caliper !== undefined) ||
+      (now && operation.kind === "mix" && parts !== undefined && parts.length > 1),
+  );
   const [dialog, setDialog] = useState<"scale" | "by-hand" | "batch">();
   const close = () => setDialog(undefined);
-  const { parts } = operation;
-  const change = (to: Partial<DoDraft>) => keep({ ...draft, ...to });
-  const asksWhy = against !== undefined || draft.asks;
-  const wrong = doErrors(draft, asksWhy, Date.now());
-  const label = operation.starts ? WORDS[operation.starts] : "Done";
-  const record = async () => {
-    setTried(true);
-    if (Object.keys(wrong).length > 0) {
-      setOpen(true);
-      return;
-    }
-    const typed = draft.at !== "";
-    if (await log.write(doBody(operation, draft, air, against), typed ? { at: new Date(draft.at).toISOString() } : {})) forget();
-    // a time that does not fit what came before may still be right: the next try says why
-    else if (typed && !asksWhy) change({ asks: true });
+  const cup = isCup(operation) && !asksWhy;
+  const label = labelOf(operation);
+  const press = async (last: boolean) => {
+    if (await record(last)) setOpen(true);
   };
-  const shown = tried ? wrong : {};
   return (
     <form
       className="grid justify-items-end gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        void record();
+        void press(!cup);
       }}
       noValidate
     >
@@ -66,7 +57,7 @@ export function DoIt({ operation, air, now, against }: Props) {
           operation={operation}
           draft={draft}
           change={change}
-          wrong={shown}
+          wrong={wrong}
           asksWhy={asksWhy}
           weigh={() => setDialog("scale")}
           byHand={() => setDialog("by-hand")}
@@ -79,12 +70,12 @@ export function DoIt({ operation, air, now, against }: Props) {
             value={draft.minutes}
             inputMode="decimal"
             onChange={(event) => change({ minutes: event.target.value })}
-            aria-invalid={shown.minutes ? true : undefined}
+            aria-invalid={wrong.minutes ? true : undefined}
             style={{ width: 56 }}
           />
           <span className="unit">min</span>
         </label>
-        <button type="submit" className={`btn ${now ? "go" : ""}`} disabled={log.busy} aria-label={`${label}: ${operation.text}`}>
+        <button type="submit" className={`btn ${now ? "go" : ""}`} disabled={busy} aria-label={`${label}: ${operation.text}`}>
           {asksWhy ? "Do it all the same" : label}
         </button>
         {!open && (
@@ -92,7 +83,18 @@ export function DoIt({ operation, air, now, against }: Props) {
             More
           </button>
         )}
-        {operation.start && operation.mass_g !== undefined && !asksWhy && (
+        {cup && (
+          <button
+            type="button"
+            className="link-btn"
+            disabled={busy}
+            onClick={() => void press(true)}
+            aria-label={`This is the last batch: ${operation.text}`}
+          >
+            This is the last batch
+          </button>
+        )}
+        {operation.start && operation.mass_g !== undefined && !batch && !asksWhy && (
           <button
             type="button"
             className="link-btn"
@@ -103,11 +105,11 @@ export function DoIt({ operation, air, now, against }: Props) {
           </button>
         )}
       </div>
-      <FieldError id={`${operation.id}-minutes`}>{shown.minutes}</FieldError>
+      <FieldError id={`${operation.id}-minutes`}>{wrong.minutes}</FieldError>
       {dialog === "scale" && parts && (
         <WeighDialog
-          name={`${log.treatment}:${operation.id}`}
-          title="Weigh it"
+          name={name}
+          title={batch ? `Weigh batch ${batch.n} of ${batch.of}` : "Weigh it"}
           parts={parts}
           use={(weighed) => {
             change(weighed);

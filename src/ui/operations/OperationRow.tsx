@@ -8,6 +8,7 @@ import { useNow, useWall } from "../frame/now";
 import type { Kept } from "../outbox/queue";
 import { Sign, SignShape } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
+import { Batches } from "./Batches";
 import { DoIt } from "./DoIt";
 import { Reasoned } from "./Reasoned";
 import { Tokens } from "./Tokens";
@@ -41,6 +42,7 @@ export function OperationRow({ operation, air, now, several, closed, elsewhere }
           {text}
         </p>
         {portions && <Portions portions={portions} />}
+        {operation.batch && !mark && <Batches batch={operation.batch} now={time} />}
         <p className="dim leading-[18px]">
           {why} {!mark && `Done when ${done_when}.`}
         </p>
@@ -76,7 +78,7 @@ export function OperationRow({ operation, air, now, several, closed, elsewhere }
 /** Operations whose entries could not go up, or wait behind one that could not; what is only being sent is no news. */
 function opsKept(kept: readonly Kept[]): string[] {
   if (!kept.some(({ problem }) => problem !== undefined)) return [];
-  return kept.flatMap(({ body }) => (body.kind === "done" || body.kind === "skipped" ? [body.op] : []));
+  return kept.flatMap(({ body }) => (body.kind === "done" || body.kind === "batch-mixed" || body.kind === "skipped" ? [body.op] : []));
 }
 
 /** The state by the clock on the wall: the page may be older than its times. What waits for something that is kept here may follow it. */

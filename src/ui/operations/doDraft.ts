@@ -1,4 +1,5 @@
 import type { BodyOf } from "@/core/record/events.schema";
+import { plain } from "@/core/units";
 import type { OperationView } from "@/core/views/operationView";
 import type { JarChoice } from "@/core/views/stock";
 import { parseNumber } from "../forms/parse";
@@ -21,6 +22,7 @@ export interface DoDraft {
   readonly grams: readonly string[];
   /** What they were weighed on; absent = typed. */
   readonly scale?: { readonly name: string; readonly off_g: number } | undefined;
+  /** Height against the old surface, or thickness where that is measured, mm. */
   readonly measured: string;
   /** Wet film of a coat, µm. */
   readonly wet: string;
@@ -99,10 +101,35 @@ function startOf({ start, parts, jars }: OperationView, draft: DoDraft, air: Air
   };
 }
 
+/** A batch that another follows. */
+export const isCup = ({ batch }: OperationView): boolean => batch !== undefined && batch.n < batch.of;
+
+/** The entry that records one batch of several, which is not the last. */
+export function batchBody(operation: OperationView, draft: DoDraft, air: Air): BodyOf<"batch-mixed"> | undefined {
+  const start = startOf(operation, draft, air);
+  const note = draft.note.trim();
+  return (
+    start && {
+      kind: "batch-mixed",
+      op: operation.id,
+      hands_min: optional(draft.minutes) ?? 0,
+      ...(note === "" ? {} : { note }),
+      start,
+    }
+  );
+}
+
+/** What was measured: a height, or the thickness of an overlay, which is low by what it misses. */
+function heightOf(read: number, { caliper }: OperationView): Pick<BodyOf<"done">, "surface_mm" | "found"> {
+  if (!caliper) return { surface_mm: read };
+  const { target_mm } = caliper;
+  return { found: { thickness: `${plain(read, 2)} mm` }, ...(target_mm === undefined ? {} : { surface_mm: read - target_mm }) };
+}
+
 /** The entry that records it. */
 export function doBody(operation: OperationView, draft: DoDraft, air: Air, against: AgainstPlan | undefined): BodyOf<"done"> {
   const { minutes, note, reason, measured, wet, gauge, asks } = draft;
-  const surface = optional(measured);
+  const height = optional(measured);
   const film = optional(wet);
   const dry = optional(gauge);
   const start = startOf(operation, draft, air);
@@ -113,8 +140,9 @@ export function doBody(operation: OperationView, draft: DoDraft, air: Air, again
     hands_min: optional(minutes) ?? 0,
     ...(note.trim() === "" ? {} : { note: note.trim() }),
     ...(start ? { start } : {}),
+    ...(operation.batch ? { whole_g: operation.batch.whole_g } : {}),
     ...(film === undefined ? {} : { applied_mm: film / 1000 }),
-    ...(surface === undefined ? {} : { surface_mm: surface }),
+    ...(height === undefined ? {} : heightOf(height, operation)),
     ...(dry === undefined ? {} : { film_um: dry }),
     ...(why ? { against: { ...why, because: reason.trim() } } : {}),
   };

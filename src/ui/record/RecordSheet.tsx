@@ -9,6 +9,7 @@ import type { Survey } from "@/core/survey/survey.schema";
 import { formatMinutes, type Wall } from "@/core/units";
 import type { ClosingView, UsedRow } from "@/core/views/closing";
 import { entryWords } from "@/core/views/entryWords";
+import { spotsOf } from "@/core/views/spots";
 import type { PhotographView } from "../stations/Photographs";
 import { ReviewTable } from "../stations/ReviewTable";
 import { Rounds } from "../stations/Rounds";
@@ -94,6 +95,7 @@ export function RecordSheet({ record, treatment, damages, mapPhotograph, photogr
           kind={record.kind}
           treatment={record.id}
           damages={damages}
+          spots={spotsOf(treatment)}
           {...(mapPhotograph ? { photograph: mapPhotograph } : {})}
         />
       </div>

@@ -2,9 +2,11 @@
 import Link from "next/link";
 import { useState } from "react";
 import type { PieceKind } from "@/core/catalogue";
+import type { SpotView } from "@/core/views/spots";
 import { Segmented } from "../forms/Segmented";
 import { PieceIcon } from "../signs/PieceIcon";
 import { Sign } from "../signs/Sign";
+import { SpotDots } from "../spots/SpotDots";
 import { useLog } from "../treatment/TreatmentLog";
 import { at, HIGH, MovableMark, type Place } from "./MovableMark";
 
@@ -26,13 +28,15 @@ interface Props {
   readonly treatment: string;
   /** The damage whose own mark may be moved here; absent = nothing moves. */
   readonly own?: string;
+  /** What was found of filled faces since. */
+  readonly spots?: readonly SpotView[];
 }
 
 /** A mark that nobody has placed stands in the row at the foot. */
 const unplaced = (i: number): Place => ({ x: Math.min(0.06 + i * 0.1, 0.94), y: 0.94 });
 
 /** Where the damages are: numbered marks on the photograph or a plain outline; marks stay where they are when the two are swapped. */
-export function ConditionMap({ kind, damages, photograph, own, treatment }: Props) {
+export function ConditionMap({ kind, damages, photograph, own, treatment, spots = [] }: Props) {
   const labels = labelsOf(damages, treatment);
   const isOwn = (each: DamageMark) => each.treatment === treatment && each.damage === own;
   const [face, setFace] = useState<"photograph" | "outline">(photograph ? "photograph" : "outline");
@@ -69,6 +73,7 @@ export function ConditionMap({ kind, damages, photograph, own, treatment }: Prop
             <Mark key={keyOf(damage)} label={labels[i] ?? ""} place={damage.mark ?? unplaced(i)} />
           ),
         )}
+        <SpotDots spots={spots} />
       </div>
       <ol className="map-list">
         {damages.map((damage, i) => (

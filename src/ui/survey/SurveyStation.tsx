@@ -5,6 +5,7 @@ import { useForm } from "react-hook-form";
 import type { FinishRow, PieceKind, Stance, SubstrateRow } from "@/core/catalogue";
 import type { BodyOf } from "@/core/record/events.schema";
 import type { Survey } from "@/core/survey/survey.schema";
+import type { SpotView } from "@/core/views/spots";
 import { useDraft } from "../forms/draft";
 import { FieldError } from "../forms/FieldError";
 import { useKept } from "../forms/kept";
@@ -52,6 +53,8 @@ interface Props {
   readonly damages: readonly DamageMark[];
   readonly mapPhotograph?: { readonly id: string; readonly caption: string };
   readonly photographs: readonly PhotographView[];
+  /** What was found of filled faces since. */
+  readonly spots: readonly SpotView[];
   /** What is on record, drawn and told by the server. */
   readonly drawn: ReactNode;
   readonly told: ReactNode;
@@ -134,6 +137,7 @@ export function SurveyStation(props: Props) {
             damages={damages}
             treatment={treatment}
             own={damage}
+            spots={props.spots}
             {...(mapPhotograph ? { photograph: mapPhotograph } : {})}
           />
           <Photographs treatment={treatment} photographs={photographs} moment="before" />

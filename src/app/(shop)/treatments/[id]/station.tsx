@@ -1,13 +1,16 @@
 import type { ReactNode } from "react";
 import type { Station } from "@/core/catalogue";
 import { STATION_ORDER } from "@/core/record/treatment";
-import { wall } from "@/core/units";
+import { present, wall } from "@/core/units";
 import { buildOf } from "@/core/views/build";
 import type { BuildPlace } from "@/core/views/buildRows";
 import { operationViews, placeViews } from "@/core/views/operationView";
 import { routeOf } from "@/core/views/route";
+import { spotsOf } from "@/core/views/spots";
+import type { Worked } from "@/core/views/worked";
 import { Build } from "@/ui/build/Build";
 import { WorkStation } from "@/ui/operations/WorkStation";
+import { Spots } from "@/ui/spots/Spots";
 import { StationFrame } from "@/ui/stations/StationFrame";
 import { type TreatmentPage, treatmentPage } from "@/work/treatments";
 import { asId, withRecord } from "../../withRecord";
@@ -64,6 +67,20 @@ export function buildPanel({ treatment, worked, products }: StationView, what: r
   if (!worked || treatment.closed) return null;
   return <Build {...buildOf(treatment, worked, products, what)} />;
 }
+
+/** What was found of the filled faces when they were looked at; nothing once it is closed, or where nothing is filled. */
+export function spotsPanel({ record, treatment, worked, damages, map_photograph, id }: StationView): ReactNode {
+  if (!worked || treatment.closed) return null;
+  const filled = damages.flatMap(({ treatment: of, damage, title, mark }) => {
+    const places = worked.repair.places.filter(({ id: place, damage: on }) => on === damage && isFilled(worked, place));
+    return of === id && places.length > 0 ? [{ damage, title, places: places.map((place) => place.id), ...present({ mark }) }] : [];
+  });
+  return (
+    <Spots kind={record.kind} damages={filled} spots={spotsOf(treatment)} {...(map_photograph ? { photograph: map_photograph } : {})} />
+  );
+}
+
+const isFilled = ({ repair }: Worked, place: string) => repair.links.some((link) => link.place === place && link.role === "filler");
 
 /** A station of hands: its operations, or what has to come first. */
 export function workStation(

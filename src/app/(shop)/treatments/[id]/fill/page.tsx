@@ -7,7 +7,7 @@ import type { Worked } from "@/core/views/worked";
 import { type FillSet, FillSets } from "@/ui/section/FillSets";
 import { type FilledPlace, HowMuch } from "@/ui/section/HowMuch";
 import { Sections } from "@/ui/section/Sections";
-import { buildPanel, type StationView, stationPage, workStation } from "../station";
+import { buildPanel, type StationView, spotsPanel, stationPage, workStation } from "../station";
 import { stationMetadata } from "../title";
 
 export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/fill">) => stationMetadata(params, "fill");
@@ -19,6 +19,7 @@ export default async function FillPage({ params }: PageProps<"/treatments/[id]/f
         <>
           <Sections treatment={view.id} piece={view.record.piece_title} cuts={cutsOf(view.worked, view.acts)} />
           {!view.treatment.closed && <FillSets sets={setsOf(view, view.worked)} />}
+          {spotsPanel(view)}
           <HowMuch places={filledPlaces(view, view.worked)} />
           {buildPanel(view, ["layers"])}
         </>

@@ -1,7 +1,7 @@
 import { filmBudgetsOf } from "@/core/views/filmBudget";
 import { levellingsOf } from "@/core/views/levelling";
 import { LevelPanels } from "@/ui/level/LevelPanels";
-import { stationPage, workStation } from "../station";
+import { spotsPanel, stationPage, workStation } from "../station";
 import { stationMetadata } from "../title";
 
 export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/level">) => stationMetadata(params, "level");
@@ -10,11 +10,14 @@ export default async function LevelPage({ params }: PageProps<"/treatments/[id]/
   return stationPage(params, "level", (view) =>
     workStation(view, "level", {
       panels: view.worked ? (
-        <LevelPanels
-          levellings={levellingsOf(view.worked, view.acts, view.air, view.now)}
-          films={filmBudgetsOf(view.worked)}
-          closed={view.treatment.closed !== undefined}
-        />
+        <>
+          <LevelPanels
+            levellings={levellingsOf(view.worked, view.acts, view.air, view.now)}
+            films={filmBudgetsOf(view.worked)}
+            closed={view.treatment.closed !== undefined}
+          />
+          {spotsPanel(view)}
+        </>
       ) : null,
     }),
   );

@@ -1,5 +1,6 @@
 import { finishRow, substrateRow } from "@/core/catalogue";
 import { FIRST_DAMAGE } from "@/core/record/treatment";
+import { spotsOf } from "@/core/views/spots";
 import { DrawnDamage } from "@/ui/survey/DrawnDamage";
 import { SaveSurvey, SurveyStation } from "@/ui/survey/SurveyStation";
 import { startForm } from "@/ui/survey/surveyForm";
@@ -45,6 +46,7 @@ function render({ id, record, treatment, photographs, damages, parts, map_photog
       stance={treatment.stance}
       damages={damages}
       photographs={photographs}
+      spots={spotsOf(treatment)}
       first={treatment.damages.length === 0 || damage === treatment.damages[0]?.id}
       {...(map_photograph ? { mapPhotograph: map_photograph } : {})}
       {...before}
