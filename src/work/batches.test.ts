@@ -1,4 +1,5 @@
 import type { BodyOf } from "@/core/record/events.schema";
+import { entryWords } from "@/core/views/entryWords";
 import { CHIP, done, matched, READY, surveyed } from "@/core/views/story.fixture";
 import { em } from "@/store/orm";
 import { mixableNow, mixBatch } from "./batches";
@@ -247,4 +248,40 @@ test("a cup of several draws from its jar, keeps the words of its plan, and give
   expect((await leftIn())?.left_g).toBeCloseTo(100, 9);
   const refused = await problemOf(write(id, version + 2, { ...cup, start: { ...cup.start, class: "fish-glue" } }));
   expect(refused).toMatchObject({ status: 422, detail: "Of that nothing is mixed." });
+});
+
+test("a second jar that is mixed in goes down by what it gave, and both come back with the entry", async () => {
+  await putty(100);
+  const other = crypto.randomUUID();
+  await addProduct(
+    {
+      id: crypto.randomUUID(),
+      name: "Grey putty",
+      class: "epoxy-putty",
+      figures: {},
+      lot: { id: other, label: "K13", size_g: 50, left_g: 50 },
+    },
+    NOW,
+  );
+  const { id, version } = await readyToMix("HF-11");
+  const start: NonNullable<BodyOf<"done">["start"]> = {
+    class: "epoxy-putty",
+    thickness_mm: 5,
+    lot: "K12",
+    lot_id: LOT,
+    also: { lot: "K13", lot_id: other, mass_g: 1.5 },
+    parts: [{ name: "A", planned_g: 4, actual_g: 4 }],
+    climate: { temp_C: 20, rh_pct: 50 },
+  };
+  await write(id, version, done(OP, { start }));
+  const left = async () => {
+    const lots = (await cabinetPage(NOW)).products.flatMap((product) => product.lots);
+    return Object.fromEntries(lots.map(({ label, left_g }) => [label, left_g]));
+  };
+  expect(await left()).toEqual({ K12: 97.5, K13: 48.5 });
+  const { treatment } = await treatmentPage(id);
+  const entry = treatment.entries.at(-1);
+  expect(entry && entryWords(entry.body)).toContain("lot K12, and 1.50 g of lot K13");
+  await write(id, version + 1, { kind: "withdrawn" }, { corrects: entry?.id });
+  expect(await left()).toEqual({ K12: 100, K13: 50 });
 });

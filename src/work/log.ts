@@ -106,11 +106,18 @@ function inItsWords(body: EventBody, plan: Worked | undefined): EventBody {
 /** The jar that something was mixed from goes down by what was weighed, else by what was planned. */
 async function drawn(tx: Em, body: BodyOf<"done"> | BodyOf<"batch-mixed">, plan: Worked | undefined, change: ChangeOf): Promise<void> {
   const { op, start } = body;
-  if (!start?.lot_id) return;
+  if (!start?.lot_id && !start?.also?.lot_id) return;
   const { batch, portion_g } = body.kind === "done" ? body : {};
   const weighed = start.parts?.reduce((sum, { actual_g }) => sum + actual_g, 0);
   const grams = portion_g ?? weighed ?? plan?.repair.operations.find(({ id }) => id === op)?.mass_g ?? 0;
-  changeLot(tx, await heldLot(tx, start.lot_id), -grams, { ...change, ...(batch ? { batch } : {}) });
+  const also = start.also?.mass_g ?? 0;
+  const taken = [
+    { id: start.lot_id, grams: Math.max(0, grams - also) },
+    { id: start.also?.lot_id, grams: also },
+  ];
+  // always in the same order, so that two who take of the same jars never wait in a circle
+  for (const { id, grams: of } of taken.sort((a, b) => (a.id ?? "").localeCompare(b.id ?? "")))
+    if (id && of > 0) changeLot(tx, await heldLot(tx, id), -of, { ...change, ...(batch ? { batch } : {}) });
 }
 
 /** When it was done: now, so many minutes ago, or at its own time, however long ago. @throws {WorkProblem} 422 for a time to come */

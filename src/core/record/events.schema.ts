@@ -33,6 +33,14 @@ const Start = strict({
   lot: Type.Optional(Type.String({ minLength: 1, maxLength: 120 })),
   /** The same by its id: that jar goes down by what was mixed. */
   lot_id: Type.Optional(Type.String({ format: "uuid" })),
+  /** A second jar of it that was mixed in, and so many grams of it. */
+  also: Type.Optional(
+    strict({
+      lot: Type.String({ minLength: 1, maxLength: 120 }),
+      lot_id: Type.Optional(Type.String({ format: "uuid" })),
+      mass_g: above0(1e6),
+    }),
+  ),
   /** The air as it was read then: a later setting of the air changes no record. */
   climate: strict({ temp_C: celsius(), rh_pct: Type.Number({ minimum: 0, maximum: 100 }) }),
 });

@@ -44,7 +44,7 @@ export interface UsedRow {
 export function materialsUsed({ entries }: Treatment, { repair }: Worked): UsedRow[] {
   return entries.flatMap(({ id, at, body }) => {
     if ((body.kind !== "done" && body.kind !== "batch-mixed") || !body.start) return [];
-    const { parts, lot, climate } = body.start;
+    const { parts, lot, also, climate } = body.start;
     return [
       {
         key: id,
@@ -52,7 +52,7 @@ export function materialsUsed({ entries }: Treatment, { repair }: Worked): UsedR
         what: nameOf(body.op, repair.operations),
         at,
         parts: parts?.map(({ name, actual_g }) => `${name} ${doseGrams(actual_g)}`).join(" : ") ?? "",
-        lot: lot ?? "",
+        lot: [lot, also && `${also.lot} (${doseGrams(also.mass_g)})`].filter(Boolean).join(" and "),
         climate: `${figure(climate.temp_C, 1)} °C, ${figure(climate.rh_pct, 0)} % RH`,
       },
     ];

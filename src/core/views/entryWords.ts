@@ -2,7 +2,7 @@ import { gradeLabel, STANCE_LABELS, stationLabel } from "../catalogue";
 import { SCHOOLS, textureRow } from "../fill/schools.data";
 import { spotRow } from "../fill/spots.data";
 import { gradeIn } from "../level/ladder";
-import type { BodyOf, EventBody, EventKind } from "../record/events.schema";
+import type { BodyOf, EventBody, EventKind, Start } from "../record/events.schema";
 import { materialTaken, stationOfOp } from "../record/treatment";
 import { lossOf } from "../survey/loss";
 import { DAMAGE_LABELS } from "../survey/measures.data";
@@ -22,10 +22,16 @@ function opName(op: string, names: Names): string {
   return `${stationLabel(stationOfOp(op))}: ${(rest[0] ?? op).replaceAll("-", " ")}`;
 }
 
+/** The jars that something was taken from; empty where none is known. */
+export function lotWords({ lot, also }: Pick<Start, "lot" | "also">): string {
+  const first = lot ? `, lot ${lot}` : "";
+  return also ? `${first}, and ${doseGrams(also.mass_g)} of lot ${also.lot}` : first;
+}
+
 function started(start: BodyOf<"done">["start"]): string {
   if (!start) return "";
   const grams = start.parts?.map((part) => `${part.name} ${doseGrams(part.actual_g)}`).join(", ");
-  return `, ${inSentence(materialTaken(start).name)}${grams ? ` (${grams})` : ""}${start.lot ? `, lot ${start.lot}` : ""}${start.scale ? `, on the ${start.scale.name} ± ${plain(start.scale.off_g, 3)} g` : ""}`;
+  return `, ${inSentence(materialTaken(start).name)}${grams ? ` (${grams})` : ""}${lotWords(start)}${start.scale ? `, on the ${start.scale.name} ± ${plain(start.scale.off_g, 3)} g` : ""}`;
 }
 
 /** Each kind of entry in the words of the log; complete by type. */

@@ -74,6 +74,7 @@ export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh, byH
           </select>
         </label>
       )}
+      {jars && jars.length > 1 && <SecondJar id={id} jars={jars} draft={draft} change={change} wrong={wrong.also_g} />}
       {MEASURED.includes(kind) && (
         <Line
           label={operation.caliper ? "Thickness by the caliper, mm" : "Height against the old surface, mm (minus: low)"}
@@ -112,6 +113,44 @@ export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh, byH
       </label>
       <Line label="Note" id={`${id}-note`} value={draft.note} set={(note) => change({ note })} />
     </div>
+  );
+}
+
+interface SecondJarProps extends Pick<Props, "draft" | "change"> {
+  readonly id: string;
+  readonly jars: NonNullable<OperationView["jars"]>;
+  readonly wrong: string | undefined;
+}
+
+/** The first jar ran out: what a second one gave is on record with its lot. */
+function SecondJar({ id, jars, draft, change, wrong }: SecondJarProps) {
+  const first = jarOf(draft, jars)?.lot_id;
+  return (
+    <>
+      <label className="txt-label">
+        And a second jar
+        <select className="txt" value={draft.also} onChange={(event) => change({ also: event.target.value })}>
+          <option value="">none</option>
+          {jars
+            .filter(({ lot_id }) => lot_id !== first)
+            .map(({ lot_id, name, label, left_g }) => (
+              <option key={lot_id} value={lot_id}>
+                {name}, {label}: {formatGrams(left_g)} left
+              </option>
+            ))}
+        </select>
+      </label>
+      {draft.also !== "" && (
+        <Line
+          label="Grams out of the second jar"
+          id={`${id}-also`}
+          wrong={wrong}
+          value={draft.also_g}
+          set={(also_g) => change({ also_g })}
+          number
+        />
+      )}
+    </>
   );
 }
 

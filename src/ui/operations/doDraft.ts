@@ -30,6 +30,9 @@ export interface DoDraft {
   readonly gauge: string;
   /** A jar by its id, `none`, or empty for the likeliest. */
   readonly jar: string;
+  /** A second jar that is mixed in, by its id, and so many grams of it; empty = none. */
+  readonly also: string;
+  readonly also_g: string;
   /** The record asked why: the time that was typed does not fit what came before. */
   readonly asks: boolean;
 }
@@ -46,33 +49,62 @@ export const startDraft = ({ hands_min, parts }: OperationView): DoDraft => ({
   wet: "",
   gauge: "",
   jar: "",
+  also: "",
+  also_g: "",
   asks: false,
 });
 
-export type DoErrors = Partial<Record<"minutes" | "reason" | "grams" | "measured" | "wet" | "gauge" | "at", string>>;
+export type DoErrors = Partial<Record<"also_g" | "minutes" | "reason" | "grams" | "measured" | "wet" | "gauge" | "at", string>>;
 
 /** Thickest film that is laid wet, µm. */
 const THICKEST_UM = 5000;
 
+const within = (text: string, least: number, most: number): boolean => {
+  const read = parseNumber(text);
+  return read.ok && read.value >= least && read.value <= most;
+};
+const empty = (text: string): boolean => text.trim() === "";
+
+interface Rule {
+  readonly field: keyof DoErrors;
+  readonly right: (draft: DoDraft, asked: { readonly why: boolean; readonly now: number }) => boolean;
+  readonly says: string;
+}
+
+const RULES: readonly Rule[] = [
+  { field: "minutes", right: ({ minutes }) => within(minutes, 0, 10_000), says: "Enter minutes, 0 to 10 000." },
+  {
+    field: "also_g",
+    right: ({ also, also_g }) => also === "" || within(also_g, 1e-3, 1e6),
+    says: "Enter how many grams come out of the second jar.",
+  },
+  { field: "reason", right: ({ reason }, { why }) => !why || !empty(reason), says: "Say why, in a few words: the record keeps it." },
+  {
+    field: "grams",
+    right: ({ grams }) => grams.every((text) => empty(text) || within(text, 0, 1e6)),
+    says: "Enter grams as numbers, or leave them empty.",
+  },
+  {
+    field: "measured",
+    right: ({ measured }) => empty(measured) || parseNumber(measured.replace(/^[-−]/, "")).ok,
+    says: "Enter millimetres, minus for low.",
+  },
+  {
+    field: "wet",
+    right: ({ wet }) => empty(wet) || within(wet, 1e-3, THICKEST_UM),
+    says: `Enter micrometres, above 0 to ${THICKEST_UM}.`,
+  },
+  { field: "gauge", right: ({ gauge }) => empty(gauge) || within(gauge, 0, THICKEST_UM), says: `Enter micrometres, 0 to ${THICKEST_UM}.` },
+  {
+    field: "at",
+    right: ({ at }, { now }) => at === "" || new Date(at).getTime() <= now + 60_000,
+    says: "That lies in the future: enter what is done.",
+  },
+];
+
 /** What is wrong with what was typed, by field. */
-export function doErrors({ minutes, reason, grams, measured, wet, gauge, at }: DoDraft, asksWhy: boolean, now: number): DoErrors {
-  const took = parseNumber(minutes);
-  const typed = grams.filter((text) => text.trim() !== "").map(parseNumber);
-  const film = parseNumber(wet);
-  const dry = parseNumber(gauge);
-  return {
-    ...(took.ok && took.value >= 0 && took.value <= 10_000 ? {} : { minutes: "Enter minutes, 0 to 10 000." }),
-    ...(asksWhy && reason.trim() === "" ? { reason: "Say why, in a few words: the record keeps it." } : {}),
-    ...(typed.every((each) => each.ok && each.value >= 0) ? {} : { grams: "Enter grams as numbers, or leave them empty." }),
-    ...(measured.trim() === "" || parseNumber(measured.replace(/^[-−]/, "")).ok ? {} : { measured: "Enter millimetres, minus for low." }),
-    ...(wet.trim() === "" || (film.ok && film.value > 0 && film.value <= THICKEST_UM)
-      ? {}
-      : { wet: `Enter micrometres, above 0 to ${THICKEST_UM}.` }),
-    ...(gauge.trim() === "" || (dry.ok && dry.value >= 0 && dry.value <= THICKEST_UM)
-      ? {}
-      : { gauge: `Enter micrometres, 0 to ${THICKEST_UM}.` }),
-    ...(at !== "" && new Date(at).getTime() > now + 60_000 ? { at: "That lies in the future: enter what is done." } : {}),
-  };
+export function doErrors(draft: DoDraft, why: boolean, now: number): DoErrors {
+  return Object.fromEntries(RULES.filter(({ right }) => !right(draft, { why, now })).map(({ field, says }) => [field, says]));
 }
 
 const optional = (text: string): number | undefined => {
@@ -91,12 +123,15 @@ function startOf({ start, parts, jars }: OperationView, draft: DoDraft, air: Air
   const whole = parts?.map(({ name, mass_g }, i) => ({ name, planned_g: mass_g, actual_g: optional(draft.grams[i] ?? "") ?? mass_g }));
   const film = optional(draft.wet);
   const jar = jarOf(draft, jars);
+  const also = jars?.find(({ lot_id }) => lot_id === draft.also && lot_id !== jar?.lot_id);
+  const also_g = optional(draft.also_g);
   return {
     ...start,
     ...(film === undefined ? {} : { thickness_mm: film / 1000 }),
     ...(whole ? { parts: whole } : {}),
     ...(whole && draft.scale ? { scale: draft.scale } : {}),
     ...(jar ? { lot: jar.label, lot_id: jar.lot_id } : {}),
+    ...(also && also_g !== undefined ? { also: { lot: also.label, lot_id: also.lot_id, mass_g: also_g } } : {}),
     climate: { temp_C: air.temp_C, rh_pct: air.rh_pct },
   };
 }
