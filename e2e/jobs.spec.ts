@@ -80,8 +80,14 @@ async function readyJob(
   });
   const { links } = plan(input);
   let version = 0;
-  for (const { id, survey } of damages)
-    await write(page, treatment, version++, { kind: "surveyed", damage: id, survey, ...(id === "d1" ? {} : { title: `Damage ${id}` }) });
+  for (const { id, survey, way } of damages)
+    await write(page, treatment, version++, {
+      kind: "surveyed",
+      damage: id,
+      survey,
+      ...(way ? { way: { way, reason: "as the job has it" } } : {}),
+      ...(id === "d1" ? {} : { title: `Damage ${id}` }),
+    });
   for (const { id, choose } of damages) {
     const chosen = links.filter(({ place }) => place.startsWith(`${id}/`));
     const chain = chosen.map(({ role, class: name, place, overridden }) => ({
@@ -365,4 +371,73 @@ test("job 12: three finger tips out of one mix, modelled or carved as one likes,
       .filter({ hasText: /^Carve/ })
       .first(),
   ).toBeVisible();
+});
+
+test("job 3: a dent in a gloss film: drops, a wait for its shrinking, then P400 wet to the last compound with a pad of its own", async ({
+  page,
+}) => {
+  const treatment = await readyJob(page, 3, "Barrel-organ lid");
+  await workOff(page, treatment, before("level"), 30 * 24);
+  await go(page, treatment, "level");
+  await inOrder(page, /^Sand with P400, wet, a hard block/, /^Sand with P800/, /^Sand with P1500/, /medium compound/, /fine compound/);
+  const ladder = page.getByRole("region", { name: "Ladder" });
+  await expect(ladder).toContainText(/3 quarter sheets, 5 wipes, 2 pads, one for each compound/);
+  await expect(rows(page).filter({ hasText: /\biron\b|steam|P150\b/i })).toHaveCount(0);
+
+  await test.step("half a millimetre left after P800: the coarser grade comes again", async () => {
+    await press(page, /^Done: Sand with P400/);
+    await page.getByRole("button", { name: /^More: Sand with P800/ }).click();
+    await page
+      .getByLabel(/^Height against the old surface/)
+      .first()
+      .fill("0.1");
+    await press(page, /^Done: Sand with P800/);
+    await expect(ladder.getByText(/0\.1 mm still stands proud: P1500 would take long for it/)).toBeVisible();
+    await ladder.getByLabel("Back to").selectOption({ label: "P400" });
+    await press(page, "Walk again from P400");
+    await expect(rows(page).filter({ hasText: /^Sand with P400 again/ })).toHaveCount(1);
+  });
+  await workStation(page);
+  await go(page, treatment, "close");
+  await page.goto(`/treatments/${treatment}/record`);
+  await expect(page.getByText(/Back to P400: 0\.1 mm still stands proud/)).toBeVisible();
+});
+
+test("job 14: a scratch sprayed and cut: a gauge reading after the first cut says where to stop, compounds close it", async ({ page }) => {
+  const treatment = await readyJob(page, 14, "Music-box lid");
+  await workOff(page, treatment, (id) => id.includes("/cut-1/"), 30 * 24);
+  await go(page, treatment, "colour");
+  await expect(rows(page).filter({ hasText: "Cut 6 µm off what stands up" })).toHaveCount(15);
+  const film = page.getByRole("region", { name: "Film budget" });
+  await expect(film).toContainText("110 ± 22 µm, as surveyed");
+  const cut = row(page, /^Cut 6 µm off/).first();
+  await cut.getByRole("button", { name: /^More: / }).click();
+  await cut.getByLabel(/^Film by the gauge/).fill("66");
+  await cut.getByRole("button", { name: /^Done: Cut/ }).click();
+  await expect(film.getByRole("img", { name: /Cut 1: 66 µm at the flat/ })).toBeVisible();
+  await expect(film.getByText(/^(Stop before|Tape the edges before)/)).toBeVisible();
+  await workOff(page, treatment, before("close"), 20 * 24);
+  await go(page, treatment, "close");
+  await expect(page.getByText(/fine compound/).first()).toBeAttached();
+});
+
+test("job 15: a jar’s rim: a blade and coarse paper inside the tape, P1200 over the edge, the drawer counts what it took", async ({
+  page,
+}) => {
+  const treatment = await readyJob(page, 15, "Jar of the fair");
+  await workOff(page, treatment, (id) => id.includes("/level/grit-"), 5 * 24);
+  await go(page, treatment, "level");
+  await inOrder(
+    page,
+    /^Sand with P120, wet.*inside the mask/,
+    /^Sand with P600.*inside the mask/,
+    /^Take the tape off/,
+    /^Sand with P1200.*may touch/,
+  );
+  await expect(page.getByText(/Beside it lies .*glaze/)).toHaveCount(0);
+  await workStation(page);
+  await go(page, treatment, "colour");
+  await inOrder(page, /^Undercolour, 1 of 2/, /^A clear coat, 2 of 2/, /^Match the sheen last/);
+  await go(page, treatment, "close");
+  await expect(page.getByText(/food/i).first()).toBeVisible();
 });

@@ -21,6 +21,7 @@ test("the shop's drawers: drills in inches, one missing, papers marked, days clo
   await page.getByRole("button", { name: "Inch fractions" }).click();
   await page.getByRole("button", { name: "5/16 in", exact: true }).click();
   await page.getByRole("button", { name: "P180", exact: true }).click();
+  await page.getByLabel("P180", { exact: true }).fill("some");
   await page.getByLabel("Router jig, mm thick").fill("wide");
   await page.getByRole("button", { name: "Saturday" }).click();
   await page.getByRole("button", { name: "Add closed days" }).click();
@@ -29,6 +30,8 @@ test("the shop's drawers: drills in inches, one missing, papers marked, days clo
   await page.getByRole("button", { name: "Save the shop" }).click();
   await expect(page.getByText("“wide” is not a number.")).toBeVisible();
   await expect(page.getByText("Enter a day.")).toBeVisible();
+  await expect(page.getByText("Enter sheets, 0 to 10 000.")).toBeVisible();
+  await page.getByLabel("P180", { exact: true }).fill("2.5");
   await page.getByLabel("Router jig, mm thick").fill("15");
   await page.getByLabel("To, that day too").fill("2036-12-20");
   await page.getByRole("button", { name: "Save the shop" }).click();
@@ -41,6 +44,7 @@ test("the shop's drawers: drills in inches, one missing, papers marked, days clo
   await expect(page.getByRole("button", { name: "5/16 in", exact: true })).toHaveAttribute("aria-pressed", "false");
   await expect(page.getByRole("button", { name: "P180", exact: true })).toHaveAttribute("aria-pressed", "true");
   await expect(page.getByLabel("Why")).toHaveValue("the fair");
+  await expect(page.getByLabel("P180", { exact: true })).toHaveValue("2.5");
 
   // another window saves: it is told, and stays told; saved again, what stands here stands
   const { version, ...theirs } = await (await page.request.get("/api/shop")).json();

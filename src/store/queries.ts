@@ -180,8 +180,9 @@ export async function openNeeds<T>(em: Em, most: number): Promise<Array<{ need: 
 }
 
 /** What is kept of the shop; undefined before anyone kept anything. */
-export async function shopRow(em: Em): Promise<{ version: number; data: unknown } | undefined> {
-  const [row] = await em.execute<{ version: number; data: unknown }[]>("select version, data from shop");
+/** The shop as it is kept; `hold`: until the transaction ends nobody else changes it. */
+export async function shopRow(em: Em, { hold = false } = {}): Promise<{ version: number; data: unknown } | undefined> {
+  const [row] = await em.execute<{ version: number; data: unknown }[]>(`select version, data from shop ${hold ? "for update" : ""}`);
   return row;
 }
 

@@ -1,4 +1,8 @@
 import { LockMode } from "@mikro-orm/core";
+import { gradeIn } from "@/core/level/ladder";
+import { QUARTERS_A_SHEET, sheetsFor } from "@/core/level/rung";
+import { rungGrain } from "@/core/plan/rungGrain";
+import { faceOf } from "@/core/plan/sums";
 import type { BodyOf, EventBody, LogEntry } from "@/core/record/events.schema";
 import { readLog } from "@/core/record/treatment";
 import { BODY_VERSION } from "@/core/record/upcast";
@@ -15,6 +19,7 @@ import { climateOf } from "./item";
 import { type ChangeOf, changeLot, giveBack, heldLot } from "./jars";
 import { parse } from "./parse";
 import { collided, invalid, notFound, refused } from "./problems";
+import { changePaper } from "./shop";
 import { firstClock, pieceFacts } from "./working";
 
 /**
@@ -64,7 +69,7 @@ export async function writeEntry(
 ): Promise<{ id: string; version: number }> {
   const { key, at, corrects, by } = writing;
   const plan = await admitOrThrow(tx, record, writing, now);
-  const body = inItsWords(writing.body, plan);
+  const body = await withPaper(tx, inItsWords(writing.body, plan), plan);
   const version = treatment.version + 1;
   const id = crypto.randomUUID();
   tx.create(LogRow, {
@@ -84,7 +89,10 @@ export async function writeEntry(
     ...record.log,
     { id, seq: version, v: BODY_VERSION, at: at.toISOString(), ...present({ corrects, by }), body },
   ]);
-  if (corrects !== undefined) await giveBack(tx, corrects, now, by);
+  if (corrects !== undefined) {
+    await giveBack(tx, corrects, now, by);
+    await paperBack(tx, record.log.find((entry) => entry.id === corrects)?.body);
+  }
   if (body.kind === "done" || body.kind === "batch-mixed")
     await drawn(tx, body, plan, { at, because: "mixed", piece: record.piece_title, entry: id, by });
   return { id, version };
@@ -101,6 +109,25 @@ function inItsWords(body: EventBody, plan: Worked | undefined): EventBody {
   if (body.kind !== "done" && body.kind !== "skipped" && body.kind !== "batch-mixed") return body;
   const words = plan?.repair.operations.find(({ id }) => id === body.op)?.text;
   return words === undefined ? body : { ...body, words: words.slice(0, 1000) };
+}
+
+/** A rung that is walked uses up paper: what the shop counts of it goes down, and the entry says by how much. */
+async function withPaper(tx: Em, body: EventBody, plan: Worked | undefined): Promise<EventBody> {
+  if (body.kind !== "done") return body;
+  const { paper: _theirs, ...told } = body;
+  const op = plan?.repair.operations.find(({ id, kind }) => id === told.op && kind === "grit");
+  const grade = op && rungGrain(op.id)?.grade;
+  if (!plan || !op || !grade) return told;
+  const sheets = sheetsFor(faceOf(plan.repair.damages, op)).quarters / QUARTERS_A_SHEET;
+  const taken = await changePaper(tx, grade, -sheets);
+  return taken === 0 ? told : { ...told, paper: { grade, sheets: -taken } };
+}
+
+/** What an entry that is taken back had used up lies in the drawer again. */
+async function paperBack(tx: Em, body: EventBody | undefined): Promise<void> {
+  const paper = body?.kind === "done" ? body.paper : undefined;
+  const grade = paper && gradeIn(paper.grade);
+  if (paper && grade) await changePaper(tx, grade, paper.sheets);
 }
 
 /** The jar that something was mixed from goes down by what was weighed, else by what was planned. */

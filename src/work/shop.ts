@@ -1,7 +1,8 @@
 import { cache } from "react";
+import { type Grade, sameGrade } from "@/core/catalogue";
 import { freshShop } from "@/core/shop/shop";
 import { type Shop, shopErrors } from "@/core/shop/shop.schema";
-import { em as openEm } from "@/store/orm";
+import { type Em, em as openEm } from "@/store/orm";
 import { forgetHeads, keepShop, shopRow } from "@/store/queries";
 import { ShopEdit } from "./inputs.schema";
 import { parse } from "./parse";
@@ -17,6 +18,22 @@ export const shop = cache(async (): Promise<ShopPage> => {
   const fresh = freshShop(process.env.SHOP_NAME ?? "", Intl.DateTimeFormat().resolvedOptions().timeZone);
   return row ? { ...fresh, ...(row.data as Shop), version: row.version } : { ...fresh, version: 0 };
 });
+
+/**
+ * So many sheets of a grade into the drawer, or out of it; never below none. Answers by how much it changed, 0 where nobody counts them.
+ * Where a grade runs out, or is there again, every ladder may be built otherwise.
+ */
+export async function changePaper(tx: Em, grade: Grade, sheets: number): Promise<number> {
+  const row = await shopRow(tx, { hold: true });
+  const papers = (row?.data as Shop | undefined)?.papers ?? [];
+  const paper = papers.find((each) => sameGrade(each as Grade, grade));
+  if (!row || paper?.sheets === undefined) return 0;
+  const left = Math.max(0, paper.sheets + sheets);
+  const data = { ...(row.data as Shop), papers: papers.map((each) => (each === paper ? { ...each, sheets: left } : each)) };
+  await keepShop(tx, row.version, data);
+  if (left === 0 || paper.sheets === 0) await forgetHeads(tx);
+  return left - paper.sheets;
+}
 
 /** Keep what holds for the shop. @throws {WorkProblem} 409 when it was changed since it was read; 422 at the field that is wrong */
 export async function saveShop(input: unknown): Promise<{ version: number }> {

@@ -82,9 +82,13 @@ function minutesFor(mm3: number, micron: number, hardness: Hardness, area_mm2: n
 
 /** A quarter of a sheet of 230 × 280 mm keeps cutting over so much of a face, mm²; trade practice. */
 const QUARTER_MM2 = 20_000;
-const QUARTERS_A_SHEET = 4;
+export const QUARTERS_A_SHEET = 4;
 /** A sheet, €; typical of trade prices. */
 const SHEET_EUR: Range = [0.5, 1.2];
+
+/** A pad of 4 to 8 € serves some 20 times, for one compound only; a lint-free wipe between grades. Typical trade prices, €. */
+export const PAD_EUR: Range = [0.2, 0.4];
+export const WIPE_EUR: Range = [0.05, 0.15];
 
 /** Sheets that a rung uses up on so much of a face, and what they cost. */
 export function sheetsFor(area_mm2: number): { readonly quarters: number; readonly eur: Range } {

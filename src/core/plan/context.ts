@@ -14,8 +14,8 @@ import type { FoundLayers } from "./reached";
 /** What the shop has to work with. */
 export interface Tools {
   readonly scale_step_g: number;
-  /** Papers and cloths in the drawer; absent = every grade is taken to be there. */
-  readonly grits?: readonly Grade[];
+  /** Papers and cloths in the drawer, with the sheets that are left where they are counted; absent = every grade is taken to be there. */
+  readonly grits?: ReadonlyArray<Grade & { readonly sheets?: number }>;
   /** Drills in the drawer; absent = every size is. */
   readonly drills?: readonly Drill[];
   /** Thickness of the jig that the router rides on, and the width of its bit. */
@@ -45,7 +45,7 @@ export interface Context {
   /** What was measured and mixed of its layers. */
   readonly found?: FoundLayers;
   readonly fill?: FillPlan;
-  /** Grades that were gone back to, in their order, and which rungs were walked before: what is not, is not walked twice. */
+  /** Grades that were gone back to, in their order; and which rungs were walked: what is not, is not walked twice, and what was, was there. */
   readonly back?: readonly Grade[];
   readonly walked?: ReadonlySet<string>;
   /** The brace that is let in, sized. */

@@ -1,4 +1,4 @@
-import { type Finish, type Grade, gradeLabel, grainOf } from "../catalogue";
+import { type Finish, type Grade, gradeLabel, gradeNamed, grainOf, sameGrade } from "../catalogue";
 import { LADDER_ENDS, LADDER_STARTS, lubricantOf } from "../level/plan.data";
 import { AROUND, overFace } from "../level/rung";
 import { isStocked, stocked } from "../level/stocked";
@@ -107,7 +107,7 @@ function rungs(
   start: Need[],
   out: Drafts,
 ): Need[] {
-  const stock = c.tools.grits;
+  const stock = hereOf(c);
   const face = places.reduce((sum, { opening_mm2 = 0 }) => sum + opening_mm2 * AROUND, 0);
   const ends = stock ? ([stocked(from, stock), stocked(to, stock, true)] as const) : ([from, to] as const);
   const steps = walkedAgain(c, walk(...ends, [], stock).steps, ends[1]);
@@ -131,6 +131,12 @@ function rungs(
   }, start);
 }
 
+/** What a ladder is built of: what lies in the drawer, and what was there when it was walked. */
+function hereOf({ tools: { grits }, walked = new Set() }: Context): readonly Grade[] | undefined {
+  const used = [...walked].flatMap((name) => gradeNamed(name.replace(/^grit-/, "").replace(/-\d+$/, "")) ?? []);
+  return grits && [...grits, ...used.filter((grade) => !grits.some((each) => sameGrade(each, grade)))];
+}
+
 /** A rung by the name of its operation. */
 interface NamedRung {
   readonly grade: Grade;
@@ -139,12 +145,13 @@ interface NamedRung {
 }
 
 /** The rungs with those that come again: after a step back what was not walked before is walked in its turn, once. */
-function walkedAgain({ back = [], walked, tools }: Context, steps: ReadonlyArray<{ readonly grade: Grade }>, to: Grade): NamedRung[] {
+function walkedAgain(c: Context, steps: ReadonlyArray<{ readonly grade: Grade }>, to: Grade): NamedRung[] {
+  const { back = [], walked } = c;
   const first = steps.map(({ grade }): NamedRung => ({ grade, name: `grit-${gradeLabel(grade)}`, again: false }));
   return back.reduce((all, grade, i) => {
     // the ladder may end coarser since: then there is nothing to walk again
     if ((grainOf(grade) ?? 0) < (grainOf(to) ?? 0)) return all;
-    const again = walk(grade, to, [], tools.grits).steps.map(
+    const again = walk(grade, to, [], hereOf(c)).steps.map(
       (step): NamedRung => ({ grade: step.grade, name: `grit-${gradeLabel(step.grade)}-${i + 2}`, again: true }),
     );
     return [...all.filter(({ name }) => walked?.has(name)), ...again];

@@ -108,8 +108,10 @@ function workOutOnce(damage: DamageInput, { stance, air, tools, shelf }: RepairI
 
 /** A context with what its log tells of layers and rungs; the same one where it tells nothing. */
 function asDone(damage: string, context: Context, found: FoundLayers | undefined, marks: ReadonlyMap<string, OpMark>): Context {
-  if (!found && !context.back) return context;
-  return { ...context, ...(found ? { found } : {}), ...(context.back ? { walked: walkedOf(damage, marks) } : {}) };
+  // a sheet that a rung used up was there when it was walked
+  const walked = context.back || context.tools.grits ? walkedOf(damage, marks) : new Set<string>();
+  if (!found && !context.back && walked.size === 0) return context;
+  return { ...context, walked, ...(found ? { found } : {}) };
 }
 
 /** The rungs that were walked of a damage, by the names of their operations. */

@@ -1,5 +1,5 @@
 import type { MaterialClass, Range } from "../catalogue";
-import { AROUND, sheetsFor } from "../level/rung";
+import { AROUND, PAD_EUR, sheetsFor, WIPE_EUR } from "../level/rung";
 import { LIMITS } from "../survey/inspection.data";
 import type { DamageInput, WorkedDamage } from "./damageContext";
 import { leafCost } from "./leafOps";
@@ -33,7 +33,7 @@ export function elapsed(operations: readonly Operation[]): Range {
 /** What is bought by the piece costs about this, €: a dowel, a strip of veneer, a sheet of fabric. Trade practice. */
 const PIECE_EUR: Range = [0.5, 4];
 
-/** Material by mass and price, leaf by leaf, paper by the quarter sheet, and what a way buys by the piece; €. */
+/** Material by mass and price, leaf by leaf, paper by the quarter sheet, pads and wipes, and what a way buys by the piece; €. */
 export function costOf(damages: readonly WorkedDamage[], operations: readonly Operation[]): Range {
   const materials = new Map<string, MaterialClass>(
     damages.flatMap(({ links }) => links.map(({ class: name, material }) => [name, material] as const)),
@@ -50,12 +50,15 @@ export function costOf(damages: readonly WorkedDamage[], operations: readonly Op
   const leaves = damages.flatMap(({ links, places }) =>
     links.flatMap(({ place, material }) => (material.leaf ? [leafCost(material.leaf, placeOf(places, place))] : [])),
   );
-  const paper = operations.filter(({ kind }) => kind === "grit").map((operation) => sheetsFor(faceOf(damages, operation)).eur);
-  return sumRanges([...byMass, ...pieces, ...leaves, ...paper, ...damages.flatMap(({ way }) => (way.extra_eur ? [way.extra_eur] : []))]);
+  const used = operations.flatMap((operation): Range[] => {
+    if (operation.kind === "grit") return [sheetsFor(faceOf(damages, operation)).eur, WIPE_EUR];
+    return operation.kind === "compound" ? [PAD_EUR, WIPE_EUR] : [];
+  });
+  return sumRanges([...byMass, ...pieces, ...leaves, ...used, ...damages.flatMap(({ way }) => (way.extra_eur ? [way.extra_eur] : []))]);
 }
 
 /** How much of a face an operation sands, mm². */
-const faceOf = (damages: readonly WorkedDamage[], { places }: Operation): number =>
+export const faceOf = (damages: readonly WorkedDamage[], { places }: Operation): number =>
   damages
     .flatMap((damage) => damage.places)
     .filter(({ id }) => places.includes(id))

@@ -161,6 +161,8 @@ export const EventBody = tagged("kind", [
     applied_mm: Type.Optional(mm()),
     /** Film read off a gauge beside what was sanded, µm. */
     film_um: Type.Optional(Type.Number({ minimum: 0, maximum: 10_000 })),
+    /** Paper that it used up, put in by the server where the shop counts its sheets. */
+    paper: Type.Optional(strict({ grade: GradeInput, sheets: from0(10_000) })),
     found: Type.Optional(Type.Record(Type.String({ maxLength: 200 }), Type.String({ maxLength: 500 }))),
     against: Type.Optional(Against),
   }),

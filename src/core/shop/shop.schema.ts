@@ -1,6 +1,6 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { ABRASIVE_SYSTEMS, type AbrasiveSystem, type Grade, grainOf } from "../catalogue";
-import { above0, oneOf, strict } from "../units/schema";
+import { above0, from0, oneOf, strict } from "../units/schema";
 import { WEEKDAYS } from "./shop";
 
 const HourMinute = Type.String({ pattern: "^([01][0-9]|2[0-3]):[0-5][0-9]$" });
@@ -10,7 +10,10 @@ const date = () => Type.String({ format: "date" });
 const PaperSchema = strict({
   system: oneOf(Object.keys(ABRASIVE_SYSTEMS) as AbrasiveSystem[]),
   grade: Type.Number({ exclusiveMinimum: 0, maximum: 100_000 }),
+  /** Sheets that are left, down to the quarter; absent = nobody counts them. */
+  sheets: Type.Optional(from0(10_000)),
 });
+export type Paper = Static<typeof PaperSchema>;
 
 /** What holds for the whole shop. */
 export const ShopSchema = strict({
@@ -34,7 +37,7 @@ export const ShopSchema = strict({
   /** Thickness of the jig that the router rides on, and the width of its bit. */
   jig_mm: above0(100),
   bit_mm: above0(100),
-  /** Papers and cloths in the drawer; empty = every grade is taken to be there. */
+  /** Papers and cloths in the drawer, with what is left of them where that is counted; empty = every grade is taken to be there. */
   papers: Type.Array(PaperSchema, { maxItems: 100 }),
   /** How many clamps there are; 0 = nobody counts them. */
   clamps: Type.Integer({ minimum: 0, maximum: 10_000 }),

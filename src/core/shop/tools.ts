@@ -1,7 +1,7 @@
 import type { Grade } from "../catalogue";
 import { DRILL_SETS, type Drill } from "../join/drills.data";
 import type { Tools } from "../plan/context";
-import type { Shop } from "./shop.schema";
+import type { Paper, Shop } from "./shop.schema";
 
 /** The set of drills that is sold in the shop's units. */
 export const drillSet = ({ units }: Pick<Shop, "units">): readonly Drill[] => DRILL_SETS[units === "mm" ? "metric" : "inch"];
@@ -17,7 +17,7 @@ export function toolsOf(shop: Shop): Tools {
     scale_step_g,
     jig_mm,
     bit_mm,
-    ...(papers.length > 0 ? { grits: papers as Grade[] } : {}),
+    ...(papers.length > 0 ? { grits: (papers as (Paper & Grade)[]).filter(({ sheets = 1 }) => sheets > 0) } : {}),
     ...(drills_missing.length > 0 ? { drills: drillsHere(shop) } : {}),
   };
 }

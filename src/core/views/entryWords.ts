@@ -64,10 +64,11 @@ const SAY: Sayings = {
   marked: () => "Moved the mark on the condition map",
   matched: ({ stance, chain }) =>
     `Chose ${chain.map((link) => `${inSentence(materialTaken(link).name)}${link.because ? ` (against the rules: ${link.because})` : ""}`).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,
-  done: ({ op, words, start, portion_g, note, surface_mm, film_um, found, against }, names) =>
+  done: ({ op, words, start, portion_g, note, surface_mm, film_um, paper, found, against }, names) =>
     [
       `${words ? brief(words) : opName(op, names)}${started(start)}`,
       portion_g === undefined ? "" : `${doseGrams(portion_g)} of a batch that was mixed for several`,
+      paper ? `${plain(paper.sheets, 2)} of a sheet used up` : "",
       film_um === undefined ? "" : `film ${plain(film_um, 0)} µm by the gauge`,
       surface_mm === undefined ? "" : `measured ${plain(Math.abs(surface_mm), 2)} mm ${surface_mm < 0 ? "low" : "proud"}`,
       Object.entries(found ?? {})

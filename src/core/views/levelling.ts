@@ -1,7 +1,18 @@
-import { type Grade, gradeLabel, grainRange, type Range } from "../catalogue";
+import { type Grade, gradeLabel, grainRange, type Range, sameGrade } from "../catalogue";
 import { TYPICAL_FILM_UM } from "../level/budget";
 import { bestSheet } from "../level/ladder";
-import { AROUND, type Hardness, type Rung, rungsOf, type Sanded, sheetsFor, wantsCoarser } from "../level/rung";
+import {
+  AROUND,
+  type Hardness,
+  PAD_EUR,
+  QUARTERS_A_SHEET,
+  type Rung,
+  rungsOf,
+  type Sanded,
+  sheetsFor,
+  WIPE_EUR,
+  wantsCoarser,
+} from "../level/rung";
 import { type Sheen, type ShrinkWait, shrinkWait } from "../level/shrinkWait";
 import type { WorkedDamage } from "../plan/damageContext";
 import { filledPlaces } from "../plan/fillOps";
@@ -24,6 +35,8 @@ export interface LevelRung extends Rung {
   /** Measured after it: what still stood proud, mm, and the film beside it, µm. */
   readonly proud_mm?: number;
   readonly film_um?: number;
+  /** Sheets of it in the drawer, and what this rung uses up, where they are counted. */
+  readonly sheets?: { readonly left: number; readonly takes: number };
 }
 
 /** What is levelled of one damage, reckoned. */
@@ -33,8 +46,8 @@ export interface Levelling {
   readonly area_mm2: number;
   readonly sanded: Sanded;
   readonly rungs: readonly LevelRung[];
-  /** Paper of all rungs, quarters of a sheet and €. */
-  readonly paper: { readonly quarters: number; readonly eur: Range };
+  /** What the rungs use up: quarters of a sheet, a pad for each compound, a wipe after each rung; €. */
+  readonly paper: { readonly quarters: number; readonly pads: number; readonly wipes: number; readonly eur: Range };
   /** What stood proud when the ladder was set up, µm; and whether it was measured. */
   readonly proud_um: number;
   readonly measured: boolean;
@@ -65,7 +78,7 @@ export function levellingsOf({ repair, marks }: Worked, acts: readonly Act[], ai
         label: filled[0]?.place.label ?? "What was filled",
         area_mm2,
         sanded,
-        rungs,
+        rungs: rungs.map((rung) => ({ ...rung, ...leftOf(damage, rung.grade, area_mm2) })),
         paper: paperOf(rungs, area_mm2),
         proud_um: proud.um,
         measured: proud.measured,
@@ -85,7 +98,16 @@ export function levellingsOf({ repair, marks }: Worked, acts: readonly Act[], ai
 function paperOf(rungs: readonly LevelRung[], area_mm2: number): Levelling["paper"] {
   const each = sheetsFor(area_mm2);
   const sheets = rungs.filter(({ grade }) => grade !== undefined).length;
-  return { quarters: each.quarters * sheets, eur: [each.eur[0] * sheets, each.eur[1] * sheets] };
+  const pads = rungs.length - sheets;
+  const eur = (end: 0 | 1) => each.eur[end] * sheets + PAD_EUR[end] * pads + WIPE_EUR[end] * rungs.length;
+  return { quarters: each.quarters * sheets, pads, wipes: rungs.length, eur: [eur(0), eur(1)] };
+}
+
+/** What the drawer holds of a grade, sheets, where that is counted; and whether it is less than this rung uses up. */
+function leftOf({ context }: WorkedDamage, grade: Grade | undefined, area_mm2: number): Pick<LevelRung, "sheets"> {
+  const paper = grade && context.tools.grits?.find((each) => sameGrade(each, grade));
+  if (paper?.sheets === undefined) return {};
+  return { sheets: { left: paper.sheets, takes: sheetsFor(area_mm2).quarters / QUARTERS_A_SHEET } };
 }
 
 /** A block covers at least this, mm². */

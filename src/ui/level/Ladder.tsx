@@ -1,4 +1,4 @@
-import { plain } from "@/core/units";
+import { counted, plain } from "@/core/units";
 import type { LevelRung } from "@/core/views/levelling";
 import { Sign } from "../signs/Sign";
 
@@ -57,10 +57,13 @@ export function Ladder({ rungs }: { rungs: readonly LevelRung[] }) {
 }
 
 function RungWords({ rung }: { rung: LevelRung }) {
-  const { label, micron, micron_range, takes_um, leaves_um, leaves_range_um, minutes, state, proud_mm, film_um } = rung;
+  const { label, micron, micron_range, takes_um, leaves_um, leaves_range_um, minutes, state, proud_mm, film_um, sheets } = rung;
   const measured = [
     ...(micron_range ? [`grain ${plain(micron_range[0], 0)} to ${plain(micron_range[1], 0)} µm by maker`] : []),
     ...(proud_mm === undefined ? [] : [`measured ${plain(proud_mm, 2)} mm`]),
+    ...(sheets && state !== "done"
+      ? [`takes ${plain(sheets.takes, 2)} of ${counted(sheets.left, "sheet")}${sheets.takes > sheets.left ? ": get another" : ""}`]
+      : []),
     ...(film_um === undefined ? [] : [`film ${plain(film_um, 0)} µm`]),
   ];
   return (

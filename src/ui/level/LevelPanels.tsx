@@ -43,7 +43,9 @@ export function LevelPanels({ levellings, films, closed }: { levellings: readonl
           </h2>
           <Ladder rungs={rungs} />
           <p>
-            Paper: {counted(paper.quarters, "quarter sheet")}, {plain(paper.eur[0], 2)} to {plain(paper.eur[1], 2)} €.
+            Used up: {counted(paper.quarters, "quarter sheet")}, {counted(paper.wipes, "wipe")}
+            {paper.pads > 0 && `, ${counted(paper.pads, "pad")}, one for each compound`}; {plain(paper.eur[0], 2)} to{" "}
+            {plain(paper.eur[1], 2)} €.
           </p>
           {level.sheet && (
             <Sign name="soon" wrap>

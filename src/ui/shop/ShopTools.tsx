@@ -74,6 +74,24 @@ export function ShopTools({ form, values, errors }: ShopPart) {
         isIn={has}
         toggle={(paper) => form.setValue("papers", toggled(values.papers, paper, sameGrade), { shouldDirty: true })}
       />
+      {values.papers.length > 0 && (
+        <fieldset className="mt-4">
+          <legend className="txt-label">How many sheets are left</legend>
+          <p className="fld-note pb-1">Empty: nobody counts them. What is counted goes down by the quarter when a rung is ticked off.</p>
+          <div className="sheets">
+            {PAPERS.filter(([paper]) => has(paper)).map(([, label]) => (
+              <TextField
+                key={label}
+                label={label}
+                field={form.register(`sheets.${label}`)}
+                error={errors[`sheets.${label}`]}
+                inputMode="decimal"
+                maxLength={8}
+              />
+            ))}
+          </div>
+        </fieldset>
+      )}
       <div className="form-grid mt-4">
         <div>
           <p className="txt-label">The air is read by</p>

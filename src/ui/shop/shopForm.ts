@@ -1,4 +1,4 @@
-import type { Grade } from "@/core/catalogue";
+import { type Grade, gradeLabel } from "@/core/catalogue";
 import type { Weekday } from "@/core/shop/shop";
 import type { Shop } from "@/core/shop/shop.schema";
 import { plain } from "@/core/units";
@@ -20,6 +20,8 @@ export interface ShopFields {
   readonly jig_mm: string;
   readonly bit_mm: string;
   readonly papers: Grade[];
+  /** Sheets that are left, by the label of their grade; empty = not counted. */
+  readonly sheets: Readonly<Record<string, string>>;
   readonly clamps: string;
   readonly sensor: Shop["sensor"];
   readonly sounds: boolean;
@@ -36,7 +38,10 @@ export function shopFields(shop: Shop): ShopFields {
     closed: [...closed],
     days: [...days],
     drills_missing: [...drills_missing],
-    papers: papers as Grade[],
+    papers: (papers as Grade[]).map(({ system, grade }) => ({ system, grade })),
+    sheets: Object.fromEntries(
+      papers.map((paper) => [gradeLabel(paper as Grade), paper.sheets === undefined ? "" : plain(paper.sheets, 2)]),
+    ),
     scale_step_g: plain(scale_step_g, 3),
     jig_mm: plain(jig_mm),
     bit_mm: plain(bit_mm),
@@ -45,7 +50,7 @@ export function shopFields(shop: Shop): ShopFields {
 }
 
 /** The shop as it is sent. Lines that nothing was typed in are left out. */
-export function readShop({ people, closed, ...typed }: ShopFields): Read<Shop> {
+export function readShop({ people, closed, sheets, ...typed }: ShopFields): Read<Shop> {
   const errors: Record<string, string> = {};
   const figures = Object.fromEntries(
     FIGURES.map((name) => {
@@ -54,6 +59,14 @@ export function readShop({ people, closed, ...typed }: ShopFields): Read<Shop> {
       return [name, parsed.ok ? parsed.value : 0];
     }),
   ) as Record<(typeof FIGURES)[number], number>;
+  const papers = typed.papers.map((paper) => {
+    const text = sheets[gradeLabel(paper)] ?? "";
+    if (text.trim() === "") return paper;
+    const parsed = parseNumber(text);
+    if (parsed.ok && parsed.value >= 0 && parsed.value <= 10_000) return { ...paper, sheets: parsed.value };
+    errors[`sheets.${gradeLabel(paper)}`] = "Enter sheets, 0 to 10 000.";
+    return paper;
+  });
   if (typed.days.length === 0) errors.days = "Choose at least one day on which someone is here.";
   const shut = closed.filter((each) => each.from !== "" || each.to !== "" || each.because.trim() !== "");
   for (const [i, each] of closed.entries())
@@ -65,6 +78,7 @@ export function readShop({ people, closed, ...typed }: ShopFields): Read<Shop> {
     value: {
       ...typed,
       ...figures,
+      papers,
       people: people.map(({ called }) => called).filter((called) => called.trim() !== ""),
       closed: shut,
     },
