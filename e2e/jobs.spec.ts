@@ -371,6 +371,45 @@ test("job 12: three finger tips out of one mix, modelled or carved as one likes,
       .filter({ hasText: /^Carve/ })
       .first(),
   ).toBeVisible();
+
+  await test.step("leaf over size in place of bronze, laid out in one press", async () => {
+    await workOff(page, treatment, before("colour"), 3 * 24);
+    await go(page, treatment, "colour");
+    const build = page.getByRole("region", { name: "Built by hand" });
+    const surface = build
+      .locator("details")
+      .filter({ hasText: /Surface of the repair: coats/ })
+      .first();
+    await surface.locator("summary").click();
+    await surface.getByLabel("Lay it out as").selectOption({ label: "Leaf over size, toned" });
+    await surface.getByRole("button", { name: "Take these coats" }).click();
+    await surface.getByRole("button", { name: "Plan it so" }).click();
+    await inOrder(page, /^Size and leaf/, /^Lay .*80 × 80 mm, cut on the cushion/, /^A lock coat/, /^Tone the new metal down/);
+    await expect(row(page, /80 × 80 mm/).first()).toContainText(/Size is ready when a knuckle squeaks/);
+  });
+});
+
+test("job 6: a handle’s splines hidden under four tints: the strength is solved for four, and the sheen comes last", async ({ page }) => {
+  const treatment = await readyJob(page, 6, "Shuttle-bar handle");
+  await workOff(page, treatment, before("colour"), 20 * 24);
+  await go(page, treatment, "colour");
+  await inOrder(
+    page,
+    /pore filler/,
+    /^A toning coat, 1 of 4/,
+    /^A toning coat, 4 of 4/,
+    /^A clear coat, 1 of 3/,
+    /stopped shrinking/,
+    /^Level the new film with P1200/,
+  );
+  const strip = page.getByRole("region", { name: "Transparent coats" });
+  await strip.getByLabel("Ground").fill("70 8 24");
+  await strip.getByLabel("One coat over it, dry").fill("64 12 28");
+  await strip.getByLabel("Colour to meet").fill("50 20 35");
+  await expect(strip.getByText(/Thinned to \d+ % of the draw-down’s strength, coat 4 meets it/)).toBeVisible();
+  await expect(strip.getByText("stop here")).toHaveCount(1);
+  await page.getByText("Thin coats or thick ones").click();
+  await expect(page.getByRole("region", { name: "Clear lacquer, thin or thick" }).getByText("planned")).toBeVisible();
 });
 
 test("job 3: a dent in a gloss film: drops, a wait for its shrinking, then P400 wet to the last compound with a pad of its own", async ({

@@ -196,6 +196,29 @@ export async function keepShop(tx: Em, version: number, data: object): Promise<b
   return rows.length > 0;
 }
 
+/**
+ * Holds the treatments of a piece until the transaction ends: whoever changes the piece makes their heads due, and whoever writes in one of
+ * their logs holds it as well. Held first, in the order of their ids, neither waits for the other in a circle.
+ */
+export const holdTreatmentsOf = async (tx: Em, piece: string): Promise<void> =>
+  void (await tx.execute("select id from treatment where piece_id = ? order by id for update", [piece]));
+
+/** So many entries of colours at most are looked at: the newest. */
+const MOST_COLOURS = 2000;
+
+/** Recipes and swatches in every log that stands, oldest first. */
+export async function colourEntries<T>(em: Em): Promise<T[]> {
+  const rows = await em.execute<T[]>(
+    `select l.id, l.at, l.treatment_id as treatment, p.title as piece, l.body from log_entry l
+       join treatment t on t.id = l.treatment_id join piece p on p.id = t.piece_id
+     where l.kind in ('recipe-kept', 'swatch-read') and t.deleted_at is null and p.deleted_at is null
+       and not exists (select 1 from log_entry c where c.treatment_id = l.treatment_id and c.corrects = l.id)
+     order by l.at desc, l.seq desc limit ?`,
+    [MOST_COLOURS],
+  );
+  return rows.reverse();
+}
+
 /** Answers when the database does. */
 export const ping = async (em: Em): Promise<void> => void (await em.execute("select 1"));
 

@@ -5,11 +5,11 @@ import { type Em, em as openEm } from "@/store/orm";
 import { climateHours, handReadings, keepHours } from "@/store/queries";
 import { ClimateInput } from "./inputs.schema";
 import { parse } from "./parse";
-import { shop } from "./shop";
+import { shopIn } from "./shop";
 
 /** What reads the air here: the shop's sensor, else whoever set it last by hand. */
 async function sensorHere(em: Em, now: Date): Promise<ClimateSensor> {
-  const { sensor } = await shop();
+  const { sensor } = await shopIn(em);
   if (sensor === "simulated") return simulatedClimateSensor;
   const last = (await handReadings(em, now)).findLast(({ source, at }) => source === "hand" && Date.parse(at) <= now.getTime());
   return handHeld(last ?? ROOM);

@@ -110,6 +110,21 @@ test("deleting what is not here says so", async () => {
   expect(await problemOf(setRemoved("pieces", crypto.randomUUID(), NOW))).toMatchObject({ status: 404 });
 });
 
+test("a piece that is put away or renamed while its log is written: neither waits for the other in a circle", async () => {
+  const made = await Promise.all(
+    Array.from({ length: 6 }, (_, i) => createPiece(newPiece({ reference: `HF-7${i}`, title: `Swing-boat ${i}` }), NOW)),
+  );
+  for (let round = 0; round < 5; round++)
+    await Promise.all(
+      made.flatMap(({ id, treatment_id }) => [
+        write(treatment_id, round, { kind: "noted", station: "survey", text: `look ${round}` }),
+        setRemoved("pieces", id, null),
+        setRemoved("pieces", id, null),
+      ]),
+    );
+  for (const { treatment_id } of made) expect((await treatmentPage(treatment_id)).treatment.entries).toHaveLength(5);
+});
+
 describe("find", () => {
   beforeEach(async () => {
     await createPiece(newPiece(), NOW);

@@ -1,7 +1,14 @@
 import { LockMode } from "@mikro-orm/core";
 import { type IPart, type IPiece, Part, Piece, Treatment } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
-import { type PartRecord, type PhotographRecord, photographsOf, type TreatmentRecord, treatmentsOfPiece } from "@/store/queries";
+import {
+  holdTreatmentsOf,
+  type PartRecord,
+  type PhotographRecord,
+  photographsOf,
+  type TreatmentRecord,
+  treatmentsOfPiece,
+} from "@/store/queries";
 import { NewPiece, NewTreatment, PieceEdit } from "./inputs.schema";
 import { found, once } from "./once";
 import { parse } from "./parse";
@@ -41,6 +48,7 @@ export async function editPiece(id: string, input: unknown): Promise<{ version: 
   const { version, parts, title, reference, owner_reference, kind } = parse(PieceEdit, input);
   const em = await openEm();
   return em.transactional(async (tx) => {
+    await holdTreatmentsOf(tx, id);
     const piece = await tx.findOne(Piece, { id, deletedAt: null }, { lockMode: LockMode.PESSIMISTIC_WRITE });
     if (!piece) throw notFound("This piece");
     if (piece.version !== version) throw collided("This piece was changed in another window since you opened it.");

@@ -1,11 +1,15 @@
 import { Photograph, Piece, Product, Treatment } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
+import { holdTreatmentsOf } from "@/store/queries";
 import { notFound } from "./problems";
 
 type Mark = (tx: Em, id: string, deletedAt: Date | null) => Promise<number>;
 
 const REMOVABLE = {
-  pieces: (tx, id, deletedAt) => tx.nativeUpdate(Piece, { id }, { deletedAt }),
+  pieces: async (tx, id, deletedAt) => {
+    await holdTreatmentsOf(tx, id);
+    return tx.nativeUpdate(Piece, { id }, { deletedAt });
+  },
   treatments: (tx, id, deletedAt) => tx.nativeUpdate(Treatment, { id }, { deletedAt }),
   products: (tx, id, deletedAt) => tx.nativeUpdate(Product, { id }, { deletedAt }),
   photographs: (tx, id, deletedAt) => tx.nativeUpdate(Photograph, { id }, { deletedAt }),

@@ -12,12 +12,18 @@ export interface ShopPage extends Shop {
   readonly version: number;
 }
 
-/** The shop as it is kept, else as the machine that serves would have it; read once a request. */
-export const shop = cache(async (): Promise<ShopPage> => {
-  const row = await shopRow(await openEm());
+/**
+ * The shop as it is kept, else as the machine that serves would have it. A transaction asks on its own connection: were each to take a
+ * second one, a few writers at once would wait for one another's for ever.
+ */
+export async function shopIn(em: Em): Promise<ShopPage> {
+  const row = await shopRow(em);
   const fresh = freshShop(process.env.SHOP_NAME ?? "", Intl.DateTimeFormat().resolvedOptions().timeZone);
   return row ? { ...fresh, ...(row.data as Shop), version: row.version } : { ...fresh, version: 0 };
-});
+}
+
+/** The same for a page; read once a request. */
+export const shop = cache(async (): Promise<ShopPage> => shopIn(await openEm()));
 
 /**
  * So many sheets of a grade into the drawer, or out of it; never below none. Answers by how much it changed, 0 where nobody counts them.

@@ -150,7 +150,7 @@ export const COATS = [
     density: [0.98, 1.06], price_eur_kg: [30, 90], food: "only where its data sheet says so, fully cured",
     bonds: { ceramic: "firm", mineral: "fair", metal: "firm", polymer: "fair", wood: "fair" },
     max_layer_mm: 0.05, shrinkage_pct: [20, 40], hardness: 3, service_C: [80, 100], water: "stands", outdoor: true, takes_stain: false,
-    reversible: { grade: "no", by: "abrade only" }, carrier: "hydrocarbon",
+    reversible: { grade: "no", by: "abrade only" }, carrier: "hydrocarbon", recoat_until_min: [1440, 2880],
     mix: { parts: [{ name: "base", ratio: 4, density: 1.02 }, { name: "hardener", ratio: 1, density: 0.98 }], ratio_by: "volume", cue: "Stir two minutes, rest until clear." },
     cure: { reference_C: 20, ea_kJ_mol: 50, min_C: 10, at_mm: 0.05, by: "reaction", stages: [{ stage: "working", minutes: [60, 180] }, { stage: "recoat", minutes: [360, 720] }, { stage: "full", minutes: [7200, 14400] }] },
     hazards: ["sensitiser", "isocyanate", "vapour"], shelf_months: [12, 24], source: "typical data sheets of two-part clear coats",

@@ -127,6 +127,8 @@ export interface ClassRow {
   /** The only kinds of damage it is made for; absent = no limit. */
   readonly only_for?: readonly DamageKind[];
   readonly leaf?: Leaf;
+  /** After so long the next coat no longer bonds of itself: it is abraded first, minutes. Absent = each coat softens the one before. */
+  readonly recoat_until_min?: Range;
   readonly mix: Mix;
   readonly cure: Cure;
   readonly hazards: readonly Caution[];

@@ -2,7 +2,8 @@ import { type Static, Type } from "@sinclair/typebox";
 import { above0, carried, from0, name, oneOf, strict } from "../units/schema";
 import { ILLUMINANTS, type Illuminant, NM } from "./spectra.data";
 
-const LabSchema = strict({ L: Type.Number({ minimum: 0, maximum: 120 }), a: within(200), b: within(200) });
+/** CIELAB under daylight. */
+export const LabSchema = strict({ L: Type.Number({ minimum: 0, maximum: 120 }), a: within(200), b: within(200) });
 
 function within(most: number) {
   return Type.Number({ minimum: -most, maximum: most });

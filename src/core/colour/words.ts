@@ -1,5 +1,6 @@
 import { converter, formatHex, parse } from "culori";
-import type { Lab } from "./spectrum";
+import { NM } from "./spectra.data";
+import { type Lab, labOf } from "./spectrum";
 
 const toLab = converter("lab65");
 
@@ -14,6 +15,17 @@ export function parseColour(text: string): Lab | undefined {
   const read = /^#?[0-9a-f]{6}$/i.test(spaced) ? parse(`#${spaced.replace("#", "")}`) : undefined;
   const lab = read && toLab(read);
   return lab && { L: lab.l, a: lab.a, b: lab.b };
+}
+
+/** A spectrum as it is typed: 31 reflectances from 400 to 700 nm, as shares or percent. Undefined = none. */
+export function parseSpectrum(text: string): { readonly r: readonly number[]; readonly lab: Lab } | undefined {
+  const figures = text
+    .trim()
+    .split(/[\s;,]+/)
+    .map(Number);
+  if (figures.length !== NM.length || !figures.every((each) => Number.isFinite(each) && each >= 0 && each <= 100)) return undefined;
+  const r = Math.max(...figures) > 1 ? figures.map((each) => each / 100) : figures;
+  return { r, lab: labOf(r) };
 }
 
 const within = (lab: Lab): Lab | undefined =>

@@ -1,9 +1,10 @@
-import { classRow, dryFilmUm, type Finish, type MaterialClass } from "../catalogue";
+import { classRow, dryFilmUm, type Finish, type MaterialClass, middle } from "../catalogue";
 import { COAT_ROUTES, COATS_BY_NAME, type CoatGroup, PATTERN, POLISHED, STAIN_GRABS_C, VENEER_ROUTE } from "../colour/coats.data";
 import { grams, inSentence, plain, present } from "../units";
 import { after, type Context, first, linkAt, type PlanLink, placesWith, told, type Weighed, type WorkPlace, wait, weigh } from "./context";
 import type { Drafts, Need } from "./draft";
 import { gloss } from "./filmOps";
+import { type Air, type Lag, lagOf } from "./lag";
 import { layLeaf, leafOf } from "./leafOps";
 
 const base = (c: Context, places: readonly WorkPlace[]) => ({ damage: c.f.id, places, of: "damage" as const, station: "colour" as const });
@@ -267,8 +268,21 @@ function offFoil(c: Context, surface: WorkPlace, before: Coat | undefined, out: 
   });
 }
 
-const dryNeed = (c: Context, { name, material }: Coat): Need =>
-  after(name, material, ["recoat", "hard", "full"], material.max_layer_mm, c.air, "the coat before is dry");
+const dryNeed = (c: Context, { name, material }: Coat): Need => {
+  const need = after(name, material, ["recoat", "hard", "full"], material.max_layer_mm, c.air, "the coat before is dry");
+  const shuts = recoatEnd(material, c.air);
+  return shuts ? { ...need, because: "the coat before is dry, not yet cured through", max: shuts } : need;
+};
+
+/** When a coat no longer takes the next one of itself: as far off as the air makes all of its cure slower or quicker. */
+function recoatEnd(material: MaterialClass, air: Air): Lag | undefined {
+  const opens = lagOf(material, ["recoat"], material.max_layer_mm, air);
+  const published = material.cure.stages.find(({ stage }) => stage === "recoat")?.minutes;
+  if (!opens || opens.never || !published || !material.recoat_until_min) return undefined;
+  const pace = opens.min / middle(published);
+  const [low, high] = material.recoat_until_min;
+  return { min: low * pace, range: [low * pace, high * pace] };
+}
 
 /** What a coat waits for: the one before, dry enough, or cured to the full where a rule asks it. */
 function beforeCoat(c: Context, link: PlanLink, material: MaterialClass, before: Coat | undefined): Need[] {

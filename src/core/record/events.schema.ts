@@ -1,5 +1,7 @@
 import { type Static, type TProperties, Type } from "@sinclair/typebox";
 import { CLASS_ROWS, type ClassName, STATIONS } from "../catalogue";
+import { LabSchema } from "../colour/colour.schema";
+import { COLOUR_STATE_NAMES } from "../colour/states.data";
 import { SCHOOL_NAMES, TEXTURE_NAMES } from "../fill/schools.data";
 import { SPOT_NAMES } from "../fill/spots.data";
 import { BRACE_JOINTS, BRACE_KINDS } from "../join/brace.schema";
@@ -173,6 +175,32 @@ export const EventBody = tagged("kind", [
     hands_min: minutes(),
     note: Type.Optional(Type.String({ maxLength: 2000 })),
     start: Start,
+  }),
+  /** A mix that is worth keeping: what it was to meet, of what it is, and what it ended at where that was read. */
+  event("recipe-kept", {
+    name: text(120),
+    class: Type.Optional(ClassSchema),
+    target: LabSchema,
+    /** The state that the target is of. */
+    state: Type.Optional(oneOf(COLOUR_STATE_NAMES)),
+    parts: Type.Array(strict({ name: name(), pct: Type.Number({ minimum: 0, maximum: 100 }) }), { minItems: 1, maxItems: 12 }),
+    mass_g: Type.Optional(above0(10_000)),
+    /** As it was reckoned, and by how much that misses. */
+    dE00: Type.Optional(from0(200)),
+    /** As the dried sample was read. */
+    ended: Type.Optional(LabSchema),
+    hands_min: minutes(),
+  }),
+  /** One reading of a swatch in one state; readings of one swatch have one id. */
+  event("swatch-read", {
+    swatch: Type.String({ format: "uuid" }),
+    name: text(120),
+    class: ClassSchema,
+    recipe: Type.Optional(Type.String({ format: "uuid" })),
+    state: oneOf(COLOUR_STATE_NAMES),
+    lab: LabSchema,
+    by: oneOf(["measured", "photograph", "typed"] as const),
+    hands_min: minutes(),
   }),
   /** Looked at when its clock said that it was ready, and still soft: its later stages are reckoned anew. */
   event("found-soft", { op: ref(), note: Type.Optional(Type.String({ maxLength: 2000 })), hands_min: minutes() }),

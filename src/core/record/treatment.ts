@@ -197,6 +197,8 @@ const STATION_OF: Readonly<
   "fill-set": "fill",
   "spot-found": "fill",
   "stepped-back": "level",
+  "recipe-kept": "colour",
+  "swatch-read": "colour",
   braced: "join",
   closed: "close",
   reopened: "close",

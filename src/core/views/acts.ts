@@ -159,6 +159,7 @@ const LATE: Partial<Readonly<Record<Operation["kind"], string>>> = {
   clamp: "It has grabbed: shifting it now breaks the bond.",
   trim: "Too stiff to trim: file it when hard.",
   carve: "Too stiff to carve: file it when hard.",
+  coat: "It has cured through: abrade it with P400, wipe it clean, then lay the next.",
   check: "It has grabbed: what has slid stays.",
   texture: "It has skinned: no tool leaves a grain in it.",
 };

@@ -1,5 +1,6 @@
 import type { CoatName, Role, Stance } from "../catalogue";
 import { COATS_BY_NAME } from "../colour/coats.data";
+import type { CoatTemplate } from "../colour/templates.data";
 import type { ChainLink } from "../match/match.schema";
 import { present } from "../units";
 
@@ -58,6 +59,17 @@ export function keepingRows(before: readonly ChainLink[], after: readonly ChainL
     const known = before.filter(({ role }) => role === link.role);
     const same = known.some((each) => each.class === link.class && each.product?.id === link.product?.id);
     return same && known.length > 0 ? known.map((each) => (isOf(each, link) ? { ...link, ...byHand(each) } : each)) : [link];
+  });
+}
+
+/** A template's rows for a place: of what it names where that fits there, else of what stands there now, else of the first that fits. */
+export function rowsFrom({ rows: template }: CoatTemplate, { rows, candidates }: Pick<BuildPlace, "rows" | "candidates">): ChainLink[] {
+  return template.flatMap(({ as, coats, class: named }): ChainLink[] => {
+    const { role } = COATS_BY_NAME[as];
+    const fitting = candidates[role] ?? [];
+    const now = rows.find((row) => row.role === role);
+    const taken = fitting.find((each) => each.class === named) ?? (named ? undefined : now) ?? fitting[0];
+    return taken ? [{ role, class: taken.class, ...present({ product: taken.product }), as, coats }] : [];
   });
 }
 

@@ -1,4 +1,6 @@
 import { gradeLabel, STANCE_LABELS, stationLabel } from "../catalogue";
+import type { Lab } from "../colour/spectrum";
+import { stateRow } from "../colour/states.data";
 import { SCHOOLS, textureRow } from "../fill/schools.data";
 import { spotRow } from "../fill/spots.data";
 import { gradeIn } from "../level/ladder";
@@ -33,6 +35,8 @@ function started(start: BodyOf<"done">["start"]): string {
   const grams = start.parts?.map((part) => `${part.name} ${doseGrams(part.actual_g)}`).join(", ");
   return `, ${inSentence(materialTaken(start).name)}${grams ? ` (${grams})` : ""}${lotWords(start)}${start.scale ? `, on the ${start.scale.name} ± ${plain(start.scale.off_g, 3)} g` : ""}`;
 }
+
+const labText = ({ L, a, b }: Lab): string => `L ${plain(L, 0)}, a ${plain(a, 0)}, b ${plain(b, 0)}`;
 
 /** Each kind of entry in the words of the log; complete by type. */
 const SAY: Sayings = {
@@ -81,6 +85,9 @@ const SAY: Sayings = {
       .join(". "),
   "batch-mixed": ({ op, words, start, note }, names) =>
     `One batch of it: ${inSentence(words ? brief(words) : opName(op, names))}${started(start)}${note ? `. ${note}` : ""}`,
+  "recipe-kept": ({ name: called, parts, mass_g, dE00: off, ended }) =>
+    `Recipe ${called}: ${parts.map((part) => `${part.name} ${plain(part.pct, part.pct < 10 ? 1 : 0)} %${mass_g ? ` (${doseGrams((mass_g * part.pct) / 100)})` : ""}`).join(", ")}${off === undefined ? "" : `, reckoned ${plain(off, 1)} dE00 off`}${ended ? `, dried to ${labText(ended)}` : ""}`,
+  "swatch-read": ({ name: called, state, lab, by }) => `Swatch ${called}, ${stateRow(state).label}: ${labText(lab)}, ${by}`,
   "found-soft": ({ op, note }, names) => `Still soft: ${opName(op, names)}${note ? `. ${note}` : ""}`,
   parted: ({ title }) => `Treated apart from here on: ${title}`,
   skipped: ({ op, words, reason }, names) => `Left out: ${words ? brief(words) : opName(op, names)}. ${reason}`,

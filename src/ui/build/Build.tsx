@@ -7,6 +7,7 @@ import { useKept } from "../forms/kept";
 import { useLog } from "../treatment/TreatmentLog";
 import { BuildRow } from "./BuildRow";
 import { useRowIds } from "./rowIds";
+import { Templates } from "./Templates";
 
 interface Props {
   readonly places: readonly BuildPlace[];
@@ -76,6 +77,7 @@ function PlaceBuild({ place, choice }: { place: BuildPlace; choice: BuildChoice 
       <summary className="link-btn inline-flex cursor-pointer items-center text-left">
         {place.label}: {TITLES[place.what].toLowerCase()}, {counted(rows.length, "row")}
       </summary>
+      {place.what === "coats" && <Templates place={place} take={change} />}
       <ol aria-label={`${TITLES[place.what]} of ${place.label}`}>
         {rows.map((row, i) => (
           <BuildRow

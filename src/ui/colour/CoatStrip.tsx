@@ -1,6 +1,6 @@
 "use client";
 import type { CSSProperties } from "react";
-import type { Strip } from "@/core/colour/drawdown";
+import { fadeOf, type Strip } from "@/core/colour/drawdown";
 import { parseColour } from "@/core/colour/words";
 import { figure, plain } from "@/core/units";
 import { useKept } from "../forms/kept";
@@ -8,9 +8,10 @@ import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
 import { useLog } from "../treatment/TreatmentLog";
 import { ColourField, labWords, Patch } from "./ColourField";
+import { Correction } from "./Correction";
 import { useColourWorker } from "./useColourWorker";
 
-const START = { ground: "", one: "", target: "", coats: "4" };
+const START = { ground: "", one: "", target: "", coats: "4", laid: "", now: "" };
 const MOST_COATS = 12;
 
 /** Transparent coats add up: from one coat that was laid and dried, what each further one will look like, and where to stop. */
@@ -57,12 +58,36 @@ export function CoatStrip({ planned }: { planned: number }) {
       </div>
       <div aria-live="polite">
         {ask && answer ? (
-          <Coats strip={answer} target={target} planned={many ?? 1} />
+          <>
+            <Coats strip={answer} target={target} planned={many ?? 1} />
+            {ground && one && target && many && many > 1 && (
+              <Correction
+                ground={ground}
+                one={one}
+                target={target}
+                planned={many}
+                laid={kept.laid ?? ""}
+                now={kept.now ?? ""}
+                change={change}
+              />
+            )}
+          </>
         ) : (
           <p className="dim py-2">Ground, one dried coat and the colour to meet: the strip follows.</p>
         )}
       </div>
     </section>
+  );
+}
+
+/** How far each coat runs out over the sound part, and where its edge can be softened. */
+function Fade({ coats }: { coats: Strip["coats"] }) {
+  const { each_mm, all_mm } = fadeOf(coats);
+  return (
+    <p>
+      Mist every coat out {plain(each_mm, 0)} mm further than the one before, {plain(all_mm, 0)} mm in all: so flat a slope shows no edge. A
+      clear coat under the first tint, and one after it, lets that edge be rubbed back.
+    </p>
   );
 }
 
@@ -102,6 +127,7 @@ function Coats({
             : `Thinned to ${plain(pct, 0)} % of the draw-down’s strength, coat ${planned} meets it.`}
         </b>
       </p>
+      <Fade coats={coats} />
       <p className="sub">
         Reckoned from one coat after Bouguer–Lambert–Beer, no scatter and no gloss: lay the next, let it dry, and enter it anew where it
         differs.

@@ -10,12 +10,14 @@ interface Props {
   readonly note: string;
   readonly value: string;
   readonly onChange: (text: string) => void;
+  /** As it was read where it may be more than a colour: a spectrum. */
+  readonly lab?: Lab | undefined;
 }
 
 /** A colour typed as #rrggbb or as L, a and b, with its patch and its figures beside it. */
-export function ColourField({ label, note, value, onChange }: Props) {
+export function ColourField({ label, note, value, onChange, lab: read }: Props) {
   const id = useId();
-  const lab = parseColour(value);
+  const lab = read ?? parseColour(value);
   const wrong = value.trim() !== "" && !lab;
   return (
     <div className="colour-field">
@@ -30,7 +32,7 @@ export function ColourField({ label, note, value, onChange }: Props) {
           value={value}
           autoComplete="off"
           spellCheck={false}
-          maxLength={40}
+          maxLength={400}
           placeholder="#a98f6c or 61 9 21"
           aria-invalid={wrong ? true : undefined}
           aria-describedby={wrong ? `${id}-wrong` : `${id}-note`}

@@ -1,47 +1,38 @@
 "use client";
 import { useState } from "react";
+import { type ClassName, classRow } from "@/core/catalogue";
+import { amountsOf } from "@/core/colour/amounts";
 import type { ColourResult } from "@/core/colour/colour.schema";
-import { asPigment, PIGMENTS } from "@/core/colour/pigments.data";
-import { ILLUMINANTS, type Illuminant } from "@/core/colour/spectra.data";
-import { differenceWords, parseColour } from "@/core/colour/words";
-import { doseGrams, figure, plain } from "@/core/units";
-import { useKept } from "../forms/kept";
+import type { ShopColours } from "@/core/colour/kept";
+import type { Shift } from "@/core/colour/shift";
+import type { Lab } from "@/core/colour/spectrum";
+import { COLOUR_STATES, type ColourState, stateRow } from "@/core/colour/states.data";
+import { doseGrams, inSentence, plain } from "@/core/units";
+import type { ColourCoat } from "@/core/views/coats";
 import { NumberField } from "../forms/NumberField";
-import { parseNumber } from "../forms/parse";
+import { useShop } from "../frame/now";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
 import { ColourField, labWords, Patch } from "./ColourField";
+import { Cup } from "./Cup";
 import { GreyCard } from "./GreyCard";
-import { useColourWorker } from "./useColourWorker";
+import { NearThis } from "./NearThis";
+import { RecipeFound } from "./RecipeFound";
+import { type RecipeDraft, useRecipe } from "./useRecipe";
 
-interface Draft {
-  readonly target: string;
-  readonly grams: string;
-  readonly pigments: readonly string[];
+interface Props {
+  readonly coats: readonly ColourCoat[];
+  readonly classes: readonly ClassName[];
+  readonly colours: ShopColours;
 }
 
-const START: Draft = {
-  target: "",
-  grams: "5",
-  pigments: ["titanium white", "lamp black", "yellow ochre", "burnt sienna", "raw umber", "red ochre", "ultramarine"],
-};
-const MOST_PIGMENTS = 6;
-
-/** The opaque mixture that meets a colour, out of the pigments that are at hand: in grams, with how far off it is under which lamp. */
-export function Recipe() {
+/** The opaque mixture that ends at a colour, out of what is at hand: for the coat's area, with how far off it is under which lamp. */
+export function Recipe({ coats, classes, colours }: Props) {
   const log = useLog();
-  const [kept, keep] = useKept<Draft>(`recipe:${log.treatment}`, START);
-  const { target, grams, pigments } = kept;
-  const lab = parseColour(target);
-  const mass = parseNumber(grams);
-  const palette = PIGMENTS.filter(({ name }) => pigments.includes(name));
-  const ask =
-    lab && palette.length > 0 ? ([{ pigments: palette.map(asPigment), target: { lab }, most: MOST_PIGMENTS }] as const) : undefined;
-  const { answer, busy } = useColourWorker("colour", ask && [ask[0]]);
-  const change = (to: Partial<Draft>) => keep({ ...kept, ...to });
+  const { kept, change, paints, material, lab, shift, ...found } = useRecipe(log.treatment, classes, colours);
+  const { pigments, state } = kept;
   const toggle = (name: string) =>
     change({ pigments: pigments.includes(name) ? pigments.filter((each) => each !== name) : [...pigments, name] });
-  const good = mass.ok && mass.value > 0 && mass.value <= 5000;
   return (
     <section aria-label="Recipe" className="mt-5">
       <h2 className="border-b border-ink pb-1">Recipe</h2>
@@ -52,125 +43,215 @@ export function Recipe() {
       <div className="recipe">
         <div className="grid content-start gap-3">
           <ColourField
-            label="Colour to meet, dry and under its coat"
-            note="measured, or picked from a photograph with a grey card"
-            value={target}
+            label="Colour to meet"
+            note="measured, a spectrum at each 10 nm, or picked from a photograph with a grey card"
+            value={kept.target}
+            lab={lab}
             onChange={(text) => change({ target: text })}
           />
           <GreyCard use={({ L, a, b }) => change({ target: [L, a, b].map((value) => value.toFixed(1)).join(" ") })} />
-          <NumberField
-            name="recipe_g"
-            label="Paint to mix"
-            unit="g"
-            value={grams}
-            onChange={(text) => change({ grams: text })}
-            error={good || grams.trim() === "" ? undefined : "Enter more than 0, up to 5000 g."}
+          <Seen
+            state={state}
+            material={material}
+            classes={classes}
+            change={change}
+            words={lab && state !== "dry" ? shiftWords(shift, material, state) : ""}
           />
+          <Amount coats={coats} grams={kept.grams} good={found.grams !== undefined || kept.grams.trim() === ""} change={change} />
           <fieldset>
-            <legend className="txt-label">Pigments at hand</legend>
+            <legend className="txt-label">Pigments and paints at hand</legend>
             <div className="pigments">
-              {PIGMENTS.map(({ name, lab: colour, lets_through }) => (
+              {paints.map(({ name, lab: colour, note }) => (
                 <label key={name} className="pigment">
                   <input type="checkbox" className="size-5 shrink-0" checked={pigments.includes(name)} onChange={() => toggle(name)} />
                   <Patch lab={colour} />
                   <span>
                     {name}
-                    {lets_through && <span className="sub block">lets through</span>}
+                    {note && <span className="sub block">{note}</span>}
                   </span>
                 </label>
               ))}
             </div>
           </fieldset>
         </div>
-        <div aria-live="polite">
-          {!ask && <p className="dim">{lab ? "Tick the pigments that are at hand." : "Enter the colour to meet: the recipe follows."}</p>}
-          {ask && !answer && busy && <p className="dim">Mixing on paper …</p>}
-          {ask && answer && <Found found={answer} target={lab} grams={good ? mass.value : 0} />}
-          {ask && answer && <KeepRecipe text={recipeText(answer, good ? mass.value : 0, target)} ready={good} />}
+        <div>
+          <Answer {...found} paints={paints} lab={lab} state={state} material={material} />
+          <NearThis recipes={colours.recipes} target={lab} />
         </div>
       </div>
     </section>
   );
 }
 
-/** Puts the recipe in the log as it stands, and says that it did. */
-function KeepRecipe({ text, ready }: { text: string; ready: boolean }) {
-  const log = useLog();
-  const [saved, setSaved] = useState("");
+type Found = ReturnType<typeof useRecipe>;
+type AnswerProps = Pick<Found, "answer" | "asked" | "busy" | "grams" | "mixFor" | "palette" | "paints" | "lab" | "material"> & {
+  readonly state: ColourState;
+};
+
+/** What was found, what is kept of it, and what is added to its cup. */
+function Answer({ answer, asked, busy, grams, mixFor, palette, paints, lab, state, material }: AnswerProps) {
+  const { scale_step_g } = useShop();
   return (
-    <div className="btn-row items-center pt-3">
-      <button
-        type="button"
-        className="btn"
-        disabled={log.busy || !ready}
-        onClick={() => void log.write({ kind: "noted", station: "colour", text }).then((written) => written && setSaved(text))}
-      >
-        Keep this recipe in the record
-      </button>
-      {saved === text && <Sign name="done">It is in the record</Sign>}
+    <>
+      <div aria-live="polite">
+        {!asked && <p className="dim">{lab ? "Tick the pigments that are at hand." : "Enter the colour to meet: the recipe follows."}</p>}
+        {asked && !answer && busy && <p className="dim">Mixing on paper …</p>}
+        {answer && (
+          <RecipeFound
+            found={answer}
+            target={mixFor}
+            grams={grams ?? 0}
+            step_g={scale_step_g}
+            colourOf={(name) => paints.find((each) => each.name === name)?.lab}
+          />
+        )}
+      </div>
+      {lab && answer && <KeepRecipe answer={answer} target={lab} state={state} material={material} grams={grams} />}
+      {mixFor && answer && grams && (
+        <Cup
+          pigments={palette}
+          cup={amountsOf(answer.recipe, grams).map(({ name, g }) => ({ name, g }))}
+          reckoned={answer.lab}
+          target={mixFor}
+        />
+      )}
+    </>
+  );
+}
+
+/** What becomes of it from dry to the state in which it is seen, by the shop's own pairs. */
+function shiftWords(shift: Shift | undefined, material: ClassName | undefined, state: ColourState): string {
+  const what = material ? inSentence(classRow(material).name) : "this paint";
+  if (!shift)
+    return `No pair of your own yet of ${what}, dry and ${stateRow(state).under}: the match is of the dry paint. Read a swatch in both states.`;
+  const by = [
+    ["L", shift.by.L],
+    ["a", shift.by.a],
+    ["b", shift.by.b],
+  ] as const;
+  const moves = by.map(([name, value]) => `${name} ${value >= 0 ? "+" : "−"}${plain(Math.abs(value), 1)}`).join(", ");
+  const rests =
+    shift.pairs === 1 ? "one pair of yours, which tells no spread" : `${shift.pairs} pairs of yours, ± ${plain(shift.spread, 1)}`;
+  return `${stateRow(state).under.charAt(0).toUpperCase()}${stateRow(state).under.slice(1)} it goes ${moves} (${rests}): it is mixed so that it ends there.`;
+}
+
+interface SeenProps {
+  readonly state: ColourState;
+  readonly material: ClassName | undefined;
+  readonly classes: readonly ClassName[];
+  readonly change: (to: Partial<RecipeDraft>) => void;
+  readonly words: string;
+}
+
+/** In which state it will be seen at the end, and of what it is mixed. */
+function Seen({ state, material, classes, change, words }: SeenProps) {
+  return (
+    <div className="grid grid-cols-2 gap-3">
+      <label className="txt-label">
+        It is seen
+        <select className="txt" value={state} onChange={(event) => change({ state: event.target.value as ColourState })}>
+          {COLOUR_STATES.filter(({ state: each }) => each !== "wet").map(({ state: each, under }) => (
+            <option key={each} value={each}>
+              {under}
+            </option>
+          ))}
+        </select>
+      </label>
+      {classes.length > 0 && (
+        <label className="txt-label">
+          Mixed of
+          <select className="txt" value={material ?? ""} onChange={(event) => change({ class: event.target.value })}>
+            {classes.map((each) => (
+              <option key={each} value={each}>
+                {classRow(each).name}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+      {words !== "" && <p className="col-span-2">{words}</p>}
     </div>
   );
 }
 
-const recipeText = ({ recipe, dE00 }: ColourResult, grams: number, target: string): string =>
-  `Recipe for ${target.trim()}: ${recipe.map(({ name, pct }) => `${name} ${doseGrams((grams * pct) / 100)}`).join(", ")}; reckoned ${figure(dE00, 1)} dE00 off.`;
+interface AmountProps {
+  readonly coats: readonly ColourCoat[];
+  readonly grams: string;
+  readonly good: boolean;
+  readonly change: (to: Partial<RecipeDraft>) => void;
+}
 
-function Found({ found, target, grams }: { found: ColourResult; target: ReturnType<typeof parseColour>; grams: number }) {
-  const { recipe, lab, dE00, metamerism, simpler, warnings } = found;
+/** How much is mixed: typed, or what a planned coat takes. */
+function Amount({ coats, grams, good, change }: AmountProps) {
   return (
-    <>
-      <div className="recipe-pair">
-        <figure>
-          <Patch lab={target} large />
-          <figcaption>to meet{target && <span className="sub block">{labWords(target)}</span>}</figcaption>
-        </figure>
-        <figure>
-          <Patch lab={lab} large />
-          <figcaption>
-            mixed<span className="sub block">{labWords(lab)}</span>
-          </figcaption>
-        </figure>
-        <p>
-          <b className="recipe-off">{figure(dE00, 1)}</b> dE00
-          <br />
-          {differenceWords(dE00)} in daylight
+    <div>
+      <NumberField
+        name="recipe_g"
+        label="Paint to mix"
+        unit="g"
+        value={grams}
+        onChange={(text) => change({ grams: text })}
+        error={good ? undefined : "Enter more than 0, up to 5000 g."}
+      />
+      {coats.length > 0 && (
+        <p className="flex flex-wrap gap-x-4">
+          {coats.map(({ op, label, mass_g }) => (
+            <button key={op} type="button" className="link-btn" onClick={() => change({ grams: plain(mass_g, 2) })}>
+              {label}: {doseGrams(mass_g)}
+            </button>
+          ))}
         </p>
-      </div>
-      <ul className="recipe-parts">
-        {recipe.map(({ name, pct }) => (
-          <li key={name}>
-            <Patch lab={PIGMENTS.find((each) => each.name === name)?.lab} />
-            <b>{name}</b>
-            <span className="num">{plain(pct, pct < 10 ? 1 : 0)} %</span>
-            <span className="num recipe-g">{doseGrams((grams * pct) / 100)}</span>
-          </li>
-        ))}
-      </ul>
-      {simpler.map((other) => (
-        <p key={other.recipe.length} className="pt-1">
-          With {other.recipe.length === 1 ? "one" : other.recipe.length} alone, {figure(other.dE00, 1)} off:{" "}
-          {other.recipe.map(({ name, pct }) => `${name} ${plain(pct, pct < 10 ? 1 : 0)} %`).join(", ")}
-        </p>
-      ))}
-      <p className="pt-2">
-        {metamerism
-          .filter(({ illuminant }) => illuminant !== "D65")
-          .map(
-            ({ illuminant, dE00: off }) =>
-              `Under a ${ILLUMINANTS[illuminant as Illuminant].label} ${figure(off, 1)}: ${differenceWords(off)}. `,
-          )}
-      </p>
-      {warnings
-        .filter(({ code }) => code === "not-reached")
-        .map(({ message }) => (
-          <Sign key={message} name="soon" wrap>
-            {message}
-          </Sign>
-        ))}
-      <p className="sub pt-1">
-        Reckoned from typical masstones by single-constant Kubelka–Munk, opaque: strength differs from maker to maker. Mix a tenth first,
-        let it dry, then add; nothing is taken out of a cup.
-      </p>
-    </>
+      )}
+    </div>
+  );
+}
+
+interface KeepProps {
+  readonly answer: ColourResult;
+  readonly target: Lab;
+  readonly state: ColourState;
+  readonly material: ClassName | undefined;
+  readonly grams: number | undefined;
+}
+
+/** Puts the recipe in the log under a name, and says that it did. */
+function KeepRecipe({ answer: { recipe, dE00 }, target, state, material, grams }: KeepProps) {
+  const log = useLog();
+  const [name, setName] = useState("");
+  const [saved, setSaved] = useState("");
+  const called = name.trim() || labWords(target);
+  const body = {
+    kind: "recipe-kept",
+    name: called,
+    target,
+    state,
+    parts: [...recipe],
+    dE00,
+    ...(material ? { class: material } : {}),
+    ...(grams ? { mass_g: grams } : {}),
+  } as const;
+  const key = JSON.stringify(body);
+  return (
+    <div className="btn-row items-end pt-3">
+      <label className="txt-label">
+        What it is called
+        <input
+          className="txt"
+          value={name}
+          maxLength={120}
+          placeholder={labWords(target)}
+          onChange={(event) => setName(event.target.value)}
+        />
+      </label>
+      <button
+        type="button"
+        className="btn"
+        disabled={log.busy || !grams}
+        onClick={() => void log.write({ ...body, parts: [...recipe] }).then((written) => written && setSaved(key))}
+      >
+        Keep this recipe
+      </button>
+      {saved === key && <Sign name="done">It is in the record</Sign>}
+    </div>
   );
 }

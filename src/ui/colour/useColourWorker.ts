@@ -2,11 +2,14 @@
 import { type Remote, wrap } from "comlink";
 import { useEffect, useRef, useState } from "react";
 import type { colour } from "@/core/colour/colour";
-import type { stripOf } from "@/core/colour/drawdown";
+import type { corrected, stripOf } from "@/core/colour/drawdown";
+import type { topUp } from "@/core/colour/topUp";
 
 interface Bench {
   readonly colour: typeof colour;
   readonly stripOf: typeof stripOf;
+  readonly corrected: typeof corrected;
+  readonly topUp: typeof topUp;
 }
 
 /** Asks the worker one question and shows its last answer; what is older than the last question is dropped. `undefined` asks nothing. */

@@ -4,6 +4,7 @@ import { RATIO_OFF_PCT } from "@/core/mix/weighing";
 import { doseGrams, figure, formatGrams, plain } from "@/core/units";
 import type { OperationView } from "@/core/views/operationView";
 import { FieldError } from "../forms/FieldError";
+import { TypedField } from "../forms/TypedField";
 import { Sign } from "../signs/Sign";
 import { type DoDraft, type DoErrors, jarOf, NO_JAR } from "./doDraft";
 
@@ -25,19 +26,12 @@ export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh, byH
   return (
     <div className="do-details">
       {asksWhy && (
-        <Line
-          label="Why is it done all the same?"
-          id={`${id}-reason`}
-          wrong={wrong.reason}
-          value={draft.reason}
-          set={(reason) => change({ reason })}
-        />
+        <TypedField label="Why is it done all the same?" wrong={wrong.reason} value={draft.reason} set={(reason) => change({ reason })} />
       )}
       {parts?.map(({ name, mass_g }, i) => (
-        <Line
+        <TypedField
           key={name}
           label={`${name}, weighed (planned ${doseGrams(mass_g)})`}
-          id={`${id}-part-${i}`}
           value={draft.grams[i] ?? ""}
           placeholder="as planned"
           set={(text) => change({ grams: parts.map((_, j) => (j === i ? text : (draft.grams[j] ?? ""))), scale: undefined })}
@@ -74,11 +68,10 @@ export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh, byH
           </select>
         </label>
       )}
-      {jars && jars.length > 1 && <SecondJar id={id} jars={jars} draft={draft} change={change} wrong={wrong.also_g} />}
+      {jars && jars.length > 1 && <SecondJar jars={jars} draft={draft} change={change} wrong={wrong.also_g} />}
       {MEASURED.includes(kind) && (
-        <Line
+        <TypedField
           label={operation.caliper ? "Thickness by the caliper, mm" : "Height against the old surface, mm (minus: low)"}
-          id={`${id}-measured`}
           wrong={wrong.measured}
           value={draft.measured}
           set={(measured) => change({ measured })}
@@ -86,9 +79,8 @@ export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh, byH
         />
       )}
       {(kind === "grit" || starts === "coated") && (
-        <Line
+        <TypedField
           label="Film by the gauge, if measured, µm"
-          id={`${id}-gauge`}
           wrong={wrong.gauge}
           value={draft.gauge}
           set={(gauge) => change({ gauge })}
@@ -96,9 +88,8 @@ export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh, byH
         />
       )}
       {starts === "coated" && (
-        <Line
+        <TypedField
           label="Wet film, if measured, µm"
-          id={`${id}-wet`}
           wrong={wrong.wet}
           value={draft.wet}
           placeholder="as planned"
@@ -111,19 +102,18 @@ export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh, byH
         <input className="txt" type="datetime-local" value={draft.at} onChange={(event) => change({ at: event.target.value })} />
         <FieldError id={`${id}-at`}>{wrong.at}</FieldError>
       </label>
-      <Line label="Note" id={`${id}-note`} value={draft.note} set={(note) => change({ note })} />
+      <TypedField label="Note" value={draft.note} set={(note) => change({ note })} />
     </div>
   );
 }
 
 interface SecondJarProps extends Pick<Props, "draft" | "change"> {
-  readonly id: string;
   readonly jars: NonNullable<OperationView["jars"]>;
   readonly wrong: string | undefined;
 }
 
 /** The first jar ran out: what a second one gave is on record with its lot. */
-function SecondJar({ id, jars, draft, change, wrong }: SecondJarProps) {
+function SecondJar({ jars, draft, change, wrong }: SecondJarProps) {
   const first = jarOf(draft, jars)?.lot_id;
   return (
     <>
@@ -141,14 +131,7 @@ function SecondJar({ id, jars, draft, change, wrong }: SecondJarProps) {
         </select>
       </label>
       {draft.also !== "" && (
-        <Line
-          label="Grams out of the second jar"
-          id={`${id}-also`}
-          wrong={wrong}
-          value={draft.also_g}
-          set={(also_g) => change({ also_g })}
-          number
-        />
+        <TypedField label="Grams out of the second jar" wrong={wrong} value={draft.also_g} set={(also_g) => change({ also_g })} number />
       )}
     </>
   );
@@ -156,34 +139,6 @@ function SecondJar({ id, jars, draft, change, wrong }: SecondJarProps) {
 
 /** What is done to a height can be measured after it. */
 const MEASURED: readonly OperationView["kind"][] = ["check", "place", "pour", "grit", "file"];
-
-interface LineProps {
-  readonly label: string;
-  readonly id: string;
-  readonly value: string;
-  readonly set: (text: string) => void;
-  readonly wrong?: string | undefined;
-  readonly placeholder?: string;
-  readonly number?: boolean;
-}
-
-function Line({ label, id, value, set, wrong, placeholder, number = false }: LineProps) {
-  return (
-    <label className="txt-label">
-      {label}
-      <input
-        className={`txt ${wrong ? "wrong" : ""}`}
-        value={value}
-        maxLength={2000}
-        placeholder={placeholder}
-        inputMode={number ? "decimal" : "text"}
-        aria-invalid={wrong ? true : undefined}
-        onChange={(event) => set(event.target.value)}
-      />
-      <FieldError id={id}>{wrong}</FieldError>
-    </label>
-  );
-}
 
 /** What was poured against the ratio; a slip is put right by adding, never by taking out. */
 function Ratio({ parts, grams }: { parts: NonNullable<OperationView["parts"]>; grams: readonly string[] }) {

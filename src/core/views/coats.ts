@@ -1,0 +1,64 @@
+import { type ClassName, classRow, dryFilmUm } from "../catalogue";
+import { quickest, type Scheme, schemesOf } from "../colour/schemes";
+import type { Air } from "../plan/lag";
+import type { Operation } from "../plan/plan.schema";
+import { present } from "../units";
+import { brief } from "./acts";
+import type { Worked } from "./worked";
+
+/** A colour coat that is planned, with what it takes, g. */
+export interface ColourCoat {
+  readonly op: string;
+  readonly label: string;
+  readonly class: ClassName;
+  readonly mass_g: number;
+}
+
+const isCoat = ({ station, starts }: Operation): boolean => station === "colour" && starts === "coated";
+
+/** The coats of colour that are still to be mixed for. */
+export function colourCoats({ repair, marks }: Worked): ColourCoat[] {
+  return repair.operations.flatMap((op): ColourCoat[] =>
+    isCoat(op) && op.role === "colour" && op.class && op.mass_g && !marks.has(op.id)
+      ? [{ op: op.id, label: brief(op.text), class: op.class as ClassName, mass_g: op.mass_g }]
+      : [],
+  );
+}
+
+/** The clear film that will lie on top, dry, µm: what is rubbed to its sheen. */
+export function clearFilm_um({ repair }: Worked): number {
+  return repair.operations.reduce((sum, op) => {
+    const row = isCoat(op) && op.role === "topcoat" && op.class ? classRow(op.class as ClassName) : undefined;
+    return row ? sum + dryFilmUm(row, op.thickness_mm ?? row.max_layer_mm) : sum;
+  }, 0);
+}
+
+/** What coats of one material come to laid thinner or thicker. */
+export interface CoatSchemes {
+  readonly key: string;
+  readonly material: string;
+  readonly dry_um: number;
+  readonly planned: number;
+  readonly schemes: readonly Scheme[];
+  readonly best: number;
+  readonly until_min?: readonly [number, number];
+}
+
+/** Every material that is laid in coats on a damage, as one film in one coat up to six. */
+export function coatSchemes({ repair }: Worked, air: Air): CoatSchemes[] {
+  const laid = new Map<string, Operation[]>();
+  for (const op of repair.operations.filter(isCoat)) {
+    const key = `${op.places[0]?.split("/")[0] ?? ""} ${op.class ?? ""}`;
+    laid.set(key, [...(laid.get(key) ?? []), op]);
+  }
+  return [...laid].flatMap(([key, ops]): CoatSchemes[] => {
+    const name = ops[0]?.class as ClassName | undefined;
+    const row = name && classRow(name);
+    if (!row || row.leaf) return [];
+    const dry_um = ops.reduce((sum, { thickness_mm = row.max_layer_mm }) => sum + dryFilmUm(row, thickness_mm), 0);
+    const schemes = schemesOf(row, dry_um, air);
+    if (!schemes) return [];
+    const best = quickest(schemes)?.coats ?? ops.length;
+    return [{ key, material: row.name, dry_um, planned: ops.length, schemes, best, ...present({ until_min: row.recoat_until_min }) }];
+  });
+}

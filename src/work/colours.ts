@@ -1,0 +1,8 @@
+import { type ColourEntry, coloursOf, type ShopColours } from "@/core/colour/kept";
+import { em as openEm } from "@/store/orm";
+import { colourEntries } from "@/store/queries";
+
+/** Recipes and swatches of every piece that is not put away. */
+export async function coloursOfShop(): Promise<ShopColours> {
+  return coloursOf(await colourEntries<ColourEntry>(await openEm()));
+}
