@@ -181,6 +181,25 @@ export const STORIES: readonly Story[] = [
         low_mm: 0.4,
       });
       t.walk(DAY + 190, { before: ({ op }) => op.id.startsWith("r2/colour/under-1") });
+      const swatch = "5f1d3c52-6c1e-4a57-9d6e-2f1f3f6a0c11";
+      const saddle = { kind: "swatch-read", swatch, name: "saddle ochre", class: "acrylic-paint", by: "typed" } as const;
+      t.write(60, { ...saddle, state: "dry", lab: { L: 58, a: 15, b: 38 } });
+      t.write(34, { ...saddle, state: "under-clear", lab: { L: 55, a: 16, b: 41 } });
+      t.write(30, {
+        kind: "recipe-kept",
+        name: "saddle ochre, second",
+        class: "acrylic-paint",
+        state: "under-clear",
+        target: { L: 55, a: 17, b: 40 },
+        parts: [
+          { name: "yellow ochre", pct: 78 },
+          { name: "red ochre", pct: 15 },
+          { name: "raw umber", pct: 7 },
+        ],
+        mass_g: 3,
+        dE00: 1.2,
+        hands_min: 12,
+      });
       t.do(14, ({ op }) => op.id.startsWith("r2/colour/under-1"));
     },
   },

@@ -206,9 +206,9 @@ test("coats: laid out by a template, thin against thick in this air, the sheen l
 
   const sheen = page.getByRole("region", { name: "Sheen" });
   await sheen.getByRole("button", { name: "Gloss of the repair: gloss" }).click();
-  await sheen.getByLabel("Gloss beside it").fill("140");
+  await sheen.getByRole("textbox", { name: "Gloss beside it" }).fill("140");
   await expect(sheen.getByText("Enter 0 to 100 gloss units.")).toBeVisible();
-  await sheen.getByLabel("Gloss beside it").fill("38");
+  await sheen.getByRole("textbox", { name: "Gloss beside it" }).fill("38");
   await expect(sheen.getByText("Rub it down with steel wool 0000 and wax, buffed.")).toBeVisible();
   await expectAccessible(page);
   await sheen.getByRole("button", { name: "Put it in the record" }).click();

@@ -368,7 +368,7 @@ test("job 12: three finger tips out of one mix, modelled or carved as one likes,
   await press(page, /Carve|over size/);
   await expect(
     rows(page)
-      .filter({ hasText: /^Carve/ })
+      .filter({ hasText: /^Carve it to the profile when it is hard/ })
       .first(),
   ).toBeVisible();
 

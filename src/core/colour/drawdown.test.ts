@@ -42,11 +42,11 @@ describe("coats that came out otherwise than reckoned", () => {
   });
 });
 
-test("the fade goes with what each coat changes: 5 mm for each dE00, all of them one after the other", () => {
+test("the fade goes with what each coat changes: 3 mm for each dE00, all of them one after the other", () => {
   const grey = (L: number) => ({ lab: { L, a: 0, b: 0 } });
   const { each_mm, all_mm } = fadeOf([grey(80), grey(76), grey(70)]);
   const [first, second] = [dE00(grey(80).lab, grey(76).lab), dE00(grey(76).lab, grey(70).lab)];
-  expect(each_mm).toBeCloseTo(5 * second, 9);
-  expect(all_mm).toBeCloseTo(5 * (first + second), 9);
+  expect(each_mm).toBeCloseTo(3 * second, 9);
+  expect(all_mm).toBeCloseTo(3 * (first + second), 9);
   expect(fadeOf([grey(50)])).toEqual({ each_mm: 0, all_mm: 0 });
 });

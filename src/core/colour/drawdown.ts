@@ -20,7 +20,7 @@ export interface Strip {
 const MET_DE = 1;
 
 /** A slope of one dE00 over so many mm shows no edge at arm's length; a rule of thumb of finishers. */
-const MM_A_DE = 5;
+const MM_A_DE = 3;
 
 /** How far each coat is misted out over the sound part past the one before, and all of them together, mm. */
 export function fadeOf(coats: readonly Pick<StripCoat, "lab">[]): { readonly each_mm: number; readonly all_mm: number } {

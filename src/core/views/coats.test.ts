@@ -6,11 +6,11 @@ import { AIR, CHOSEN, done, see, type Told } from "./story.fixture";
 const seen = see(CHOSEN);
 const [under] = colourCoats(seen.worked);
 
-test("the coats that colour is mixed for, with their grams; what is laid is mixed for no more", () => {
-  expect(colourCoats(seen.worked).map(({ class: name }) => name)).toEqual(["acrylic-paint", "acrylic-paint"]);
-  expect(under?.mass_g).toBeGreaterThan(0);
-  const laid: readonly Told[] = [...CHOSEN, [1, done(under?.op ?? "")]];
-  expect(colourCoats(see(laid).worked)).toHaveLength(1);
+test("the coats that colour is mixed for, those of one kind together; what is laid is mixed for no more", () => {
+  expect(colourCoats(seen.worked)).toMatchObject([{ label: "Undercolour", class: "acrylic-paint", count: 2 }]);
+  const first = seen.acts.find(({ op }) => op.id.includes("/colour/under-1"))?.op;
+  const laid: readonly Told[] = [...CHOSEN, [1, done(first?.id ?? "")]];
+  expect(colourCoats(see(laid).worked)).toMatchObject([{ count: 1, mass_g: (under?.mass_g ?? 0) - (first?.mass_g ?? 0) }]);
 });
 
 test("every material that is coated, as thin or thick coats of one film; the planned number stands among them", () => {

@@ -6,23 +6,29 @@ import { present } from "../units";
 import { brief } from "./acts";
 import type { Worked } from "./worked";
 
-/** A colour coat that is planned, with what it takes, g. */
+/** The colour coats of one kind that are planned, with what all of them take, g. */
 export interface ColourCoat {
-  readonly op: string;
   readonly label: string;
   readonly class: ClassName;
+  readonly count: number;
   readonly mass_g: number;
 }
 
 const isCoat = ({ station, starts }: Operation): boolean => station === "colour" && starts === "coated";
 
-/** The coats of colour that are still to be mixed for. */
+/** The coats of colour that are still to be mixed for, those of one kind together: one mix serves them all. */
 export function colourCoats({ repair, marks }: Worked): ColourCoat[] {
-  return repair.operations.flatMap((op): ColourCoat[] =>
-    isCoat(op) && op.role === "colour" && op.class && op.mass_g && !marks.has(op.id)
-      ? [{ op: op.id, label: brief(op.text), class: op.class as ClassName, mass_g: op.mass_g }]
-      : [],
-  );
+  const found = new Map<string, ColourCoat>();
+  for (const op of repair.operations) {
+    if (!isCoat(op) || op.role !== "colour" || !op.class || !op.mass_g || marks.has(op.id)) continue;
+    const label =
+      brief(op.text)
+        .replace(/, \d+ of \d+$/, "")
+        .split(",")[0] ?? "";
+    const { count = 0, mass_g = 0 } = found.get(`${label} ${op.class}`) ?? {};
+    found.set(`${label} ${op.class}`, { label, class: op.class as ClassName, count: count + 1, mass_g: mass_g + op.mass_g });
+  }
+  return [...found.values()];
 }
 
 /** The clear film that will lie on top, dry, µm: what is rubbed to its sheen. */

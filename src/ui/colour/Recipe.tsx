@@ -195,9 +195,10 @@ function Amount({ coats, grams, good, change }: AmountProps) {
       />
       {coats.length > 0 && (
         <p className="flex flex-wrap gap-x-4">
-          {coats.map(({ op, label, mass_g }) => (
-            <button key={op} type="button" className="link-btn" onClick={() => change({ grams: plain(mass_g, 2) })}>
-              {label}: {doseGrams(mass_g)}
+          {coats.map(({ label, class: of, count, mass_g }) => (
+            <button key={`${label} ${of}`} type="button" className="link-btn text-left" onClick={() => change({ grams: plain(mass_g, 2) })}>
+              {label}
+              {count > 1 ? `, all ${count} coats` : ""}: {doseGrams(mass_g)}
             </button>
           ))}
         </p>

@@ -13,7 +13,7 @@ export function ThinThick({ schemes }: { schemes: readonly CoatSchemes[] }) {
         <section key={key} aria-label={`${material}, thin or thick`} className="pt-2">
           <h3>
             {material}
-            <span className="sub">{plain(dry_um, 0)} µm dry in all</span>
+            <span className="sub ml-3">{plain(dry_um, 0)} µm dry in all</span>
           </h3>
           <Sideways label={`${material}, thin or thick`}>
             <table className="lst">
@@ -23,7 +23,7 @@ export function ThinThick({ schemes }: { schemes: readonly CoatSchemes[] }) {
                   <th className="num">each, wet</th>
                   <th className="num">from one to the next</th>
                   <th className="num">all of them</th>
-                  <th />
+                  <th>so laid</th>
                 </tr>
               </thead>
               <tbody>
