@@ -45,7 +45,7 @@ test("a colour is met out of the pigments at hand, in grams, and the recipe stan
     const near = recipe.getByRole("region", { name: "Used near this" });
     await near.getByRole("button", { name: "twice" }).click();
     await expect(near.getByRole("listitem").filter({ hasText: "knob grey" }).first()).toContainText(/titanium white 1[45]\.\d+ g/);
-    await near.getByRole("button", { name: "Keep knob grey here too" }).first().click();
+    await near.getByRole("button", { name: "Keep it here too: knob grey" }).first().click();
     await expect(near.getByText("kept here").first()).toBeVisible();
   });
 });

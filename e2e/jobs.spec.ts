@@ -120,11 +120,7 @@ test("job 1: a rung that broke along its grain and is loose in its stile, glued 
     /^Wet both faces with fish glue/,
     /^Check square by the diagonals/,
   );
-  await workStation(page);
-  for (const station of ["fill", "level"]) {
-    await go(page, treatment, station);
-    await workStation(page);
-  }
+  await workOff(page, treatment, before("colour"));
   await go(page, treatment, "colour");
   await inOrder(page, /^A first clear coat/, /^Mute what is dark/, /^A toning coat, 1 of 3/, /^A toning coat, 3 of 3/);
   await workStation(page);
@@ -250,7 +246,7 @@ test("job 10: a torn bag: patch, sections, trough, grain before it skins, dressi
   await expect(rows(page)).toHaveCount(0);
   await go(page, treatment, "colour");
   await inOrder(page, /after dressing/, /^A thin coat of colour, dabbed, 3 of 3/, /^The finish, sponged on thin/);
-  await workStation(page);
+  await workOff(page, treatment, before("close"));
   await go(page, treatment, "close");
   await inOrder(page, /^Dress the leather/, /^Photograph it from the same places/);
   await page.locator("input[type=file]").setInputFiles(await photograph("after.jpg"));
@@ -328,6 +324,7 @@ test("job 9: a block’s corner: anchors before the form, damped plaster, one po
   await expect(dialog.getByText(/second/i).first()).toBeVisible();
   await page.keyboard.press("Escape");
   await inOrder(page, /^Mix /, /^Pour /, /thinner/, /cold to the cheek/);
+  await expect(page.getByText(/Set the form around the anchors/).first()).toBeAttached();
   await workStation(page, /cold to the cheek/);
   await expect(row(page, /cold to the cheek/)).toContainText(/from|now/);
 });

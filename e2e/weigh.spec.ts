@@ -14,13 +14,21 @@ async function readyToMix(page: Page): Promise<string> {
 /** Hold a button of the stand-in down until the guide says what is waited for. */
 async function hold(page: Page, button: string, until: RegExp): Promise<void> {
   const hand = page.getByRole("button", { name: button, exact: true });
-  await hand.scrollIntoViewIfNeeded();
-  await hand.hover();
-  await page.mouse.down();
-  // what is waited for may stand for a moment only: looked for at every frame
   const words = until.source;
-  await page.waitForFunction((source) => new RegExp(source).test(document.querySelector(".weigh-guide")?.textContent ?? ""), words);
-  await page.mouse.up();
+  // a page that is still settling may move the button from under the hand: then it is pressed again
+  await expect(async () => {
+    await hand.scrollIntoViewIfNeeded();
+    await hand.hover();
+    await page.mouse.down();
+    try {
+      // what is waited for may stand for a moment only: looked for at every frame
+      await page.waitForFunction((source) => new RegExp(source).test(document.querySelector(".weigh-guide")?.textContent ?? ""), words, {
+        timeout: 10_000,
+      });
+    } finally {
+      await page.mouse.up();
+    }
+  }).toPass();
 }
 const take = (page: Page) => page.getByRole("button", { name: /^Take \d/ });
 

@@ -1,4 +1,4 @@
-import { type ColourEntry, coloursOf, type ShopColours } from "@/core/colour/kept";
+import { type ColourEntry, coloursOf, type ShopColours } from "@/core/views/colours";
 import { em as openEm } from "@/store/orm";
 import { colourEntries } from "@/store/queries";
 

@@ -3,6 +3,7 @@ import { cupFactor } from "../mix/cupHeat";
 import { volumeOf } from "../survey/place";
 import { counted, grams, inSentence, plain } from "../units";
 import {
+  APPLY,
   type Apply,
   after,
   type Context,
@@ -37,6 +38,7 @@ const BEFORE_FILL: readonly Need[] = [
   first("mask", "the edge is guarded"),
   first("form", "the form stands"),
   first("release", "the form comes off again"),
+  first("set-form", "the form stands"),
   first("set-brace", "the core stands"),
   first("fit-brace", "the core stands"),
   first("lay-edges", "lifted edges are down"),
@@ -58,6 +60,7 @@ export function fillOps(c: Context, out: Drafts): void {
   const ready = [...BEFORE_FILL, ...behindFill(c)];
   measureBefore(c, voids, out);
   dam(c, voids, out);
+  setForm(c, voids, out);
   damp(c, groups, out, ready);
   groups.forEach((group, i) => {
     fillGroup(c, group, ready, grouped(out, i + 1));
@@ -204,6 +207,23 @@ function dam(c: Context, voids: readonly WorkPlace[], out: Drafts): void {
   });
 }
 
+/** What is drilled and set in a broken face comes before the form that shuts it in. */
+function setForm(c: Context, voids: readonly WorkPlace[], out: Drafts): void {
+  const anchored = c.places.some(({ name }) => name === "anchors") && placesWith(c, "brace").some(({ name }) => name === "anchors");
+  if (!anchored || !out.list.some(({ name }) => name === "form")) return;
+  out.add({
+    ...base(c, voids),
+    name: "set-form",
+    kind: "form",
+    text: "Set the form around the anchors and wedge it",
+    why: "The anchors had to go in first; now it holds what is poured to the line.",
+    done_when: "no light shows under its edge, and it does not rock",
+    hands_min: [4, 12],
+    cautions: [],
+    needs: [first("form", "it is made"), first("release", "it comes off again"), first("set-brace", "the anchors stand")],
+  });
+}
+
 function damp(c: Context, groups: readonly Group[], out: Drafts, ready: readonly Need[]): void {
   const drinks = (material: MaterialClass) =>
     (c.f.on.substrate === "gypsum" && (material.group === "plaster" || material.class === "cellulose-filler")) ||
@@ -334,7 +354,7 @@ function place(c: Context, link: LayerLink, one: PlaceLayers, n: number, apply: 
         ? "a card finds it level while wet"
         : "it stands a hair proud all over"
       : "it lies even, its face rough for the next",
-    hands_min: apply === "poured" ? [3, 8] : [3, 12],
+    hands_min: laying(layer.volume_cm3, apply),
     cautions: [],
     volume_cm3: layer.volume_cm3,
     thickness_mm: layer.applied_mm,
@@ -342,6 +362,13 @@ function place(c: Context, link: LayerLink, one: PlaceLayers, n: number, apply: 
     meets: ["gap-many-layers", "level-hump"],
     layer: n,
   });
+}
+
+/** A small place takes its time, a large one as long as it is laid at the pace that its batches are reckoned with, up to twice that. */
+function laying(cm3: number, apply: Apply): Range {
+  const [low, high]: Range = apply === "poured" ? [3, 8] : [3, 12];
+  const paced = cm3 / APPLY[apply];
+  return [Math.max(low, paced), Math.max(high, 2 * paced)];
 }
 
 function placeWords(c: Context, material: MaterialClass, { place: at, layers, proud_mm }: PlaceLayers, n: number, apply: Apply): string {

@@ -12,7 +12,24 @@ describe("a gypsum corner", () => {
 
   test("is anchored, formed, released, damped, poured, topped up, freed, trimmed, dried: in that order", () => {
     expect(plan.inOrder("form", "release", "damp", "mix-1", "place-1", "top-up", "demould", "blade", "check-fill", "dry")).toBe(true);
-    expect(plan.inOrder("drill", "set-brace", "damp")).toBe(true);
+    expect(plan.inOrder("drill", "set-brace", "set-form", "damp")).toBe(true);
+    expect(plan.op("ready/form").text).toContain("the anchors go in first");
+  });
+
+  test("a large face takes as long to lay as its batches were reckoned with; a small chip its few minutes", () => {
+    const face = pieceOf("gypsum", "paint", {
+      kind: "eroded",
+      length_mm: 400,
+      width_mm: 250,
+      depth_mm: 8,
+      cause_present: false,
+      hollow: false,
+    });
+    const [low, high] = face.op("fill/place-1").hands_min;
+    // 100,000 mm² by 8 mm and what shrinks of it, at 25 cm³ a minute
+    expect(low).toBeGreaterThan(30);
+    expect(high).toBeCloseTo(2 * low, 6);
+    expect(pieceOf("stoneware", "glaze", CHIP).op("fill/place-1").hands_min).toEqual([3, 12]);
   });
 
   test("the old plaster is damp for half an hour at most before the new is mixed", () => {

@@ -131,7 +131,14 @@ export const PLACE_OPS: readonly OpRow[] = [
     kind: "form",
     station: "ready",
     of: "damage",
-    text: (f) => (f.form === "mould" || (f.form === undefined && twinned(f)) ? (MOULD_OF[String(f.measures.twin)] ?? "Take the mould off the twin") : poured(f) ? "Make a card form around it and wedge it" : "Bend a form of card along the lost line"),
+    text: (f) =>
+      f.form === "mould" || (f.form === undefined && twinned(f))
+        ? (MOULD_OF[String(f.measures.twin)] ?? "Take the mould off the twin")
+        : poured(f)
+          ? f.kinds.has("core")
+            ? "Make a card form around it, try it, take it off again: the anchors go in first"
+            : "Make a card form around it and wedge it"
+          : "Bend a form of card along the lost line",
     why: (f) => (twinned(f) ? "Try the mould stuff on a hidden spot of the twin first: it can pull the finish off." : "It gives the fill its line while it is soft."),
     done_when: "it sits without rocking and shows no gap",
     hands_min: [15, 45],

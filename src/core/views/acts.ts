@@ -50,6 +50,8 @@ function actOf(op: Operation, byId: ReadonlyMap<string, Operation>, worked: Work
       consequence: outOfOrder(op),
       needs: "reason",
     };
+  // once its first cup is stirred the next ones follow, whatever window that one had to meet
+  if (worked.batches.has(op.id)) return { op, state: "now", because: "", needs: "nothing" };
   const timed = op.after.map((edge) => edgeTimes(edge, worked));
   const never = timed.find(({ never: reason }) => reason !== undefined);
   if (never?.never) return { op, state: "never", because: never.never, needs: "reason" };

@@ -1,7 +1,7 @@
 import { type ClassName, classRow, dryFilmUm } from "../catalogue";
-import { quickest, type Scheme, schemesOf } from "../colour/schemes";
 import type { Air } from "../plan/lag";
 import type { Operation } from "../plan/plan.schema";
+import { quickest, type Scheme, schemesOf } from "../plan/schemes";
 import { present } from "../units";
 import { brief } from "./acts";
 import type { Worked } from "./worked";

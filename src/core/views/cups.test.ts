@@ -52,6 +52,8 @@ describe("a mix that is stirred in several cups", () => {
 
   test("a cup that is mixed has a window of its own, and the mix stays open for the next", () => {
     expect(one.act(MIX).state).toBe("now");
+    // what the first cup had to meet is no window for the third
+    expect(look(first, 3000).act(MIX).state).toBe("now");
     expect(viewOf(one)?.batch).toMatchObject({ n: 2, mixed: [{ entry: idOf(first.length), at: NOON - 10 * MINUTE }] });
     expect(one.act("r1/fill/place-1/d1/loss").state).toBe("blocked");
     const until = viewOf(one)?.batch?.mixed[0]?.until ?? 0;

@@ -2,9 +2,9 @@
 import Link from "next/link";
 import { useState } from "react";
 import { amountsOf } from "@/core/colour/amounts";
-import { type KeptRecipe, nearest } from "@/core/colour/kept";
 import type { Lab } from "@/core/colour/spectrum";
 import { doseGrams, figure } from "@/core/units";
+import { type KeptRecipe, nearest } from "@/core/views/colours";
 import { Segmented } from "../forms/Segmented";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
@@ -60,7 +60,7 @@ export function NearThis({ recipes, target }: { recipes: readonly KeptRecipe[]; 
                       type="button"
                       className="btn small"
                       disabled={log.busy}
-                      aria-label={`Keep ${recipe.name} here too`}
+                      aria-label={`Keep it here too: ${recipe.name}`}
                       onClick={() => {
                         const { id, at: _at, treatment: _treatment, piece: _piece, off: _off, ...body } = recipe;
                         void log.write({ kind: "recipe-kept", ...body, mass_g }).then((written) => written && take(id));

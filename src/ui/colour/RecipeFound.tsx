@@ -47,7 +47,7 @@ export function RecipeFound({ found, target, grams, step_g, colourOf }: Props) {
             <span>
               <b>{name}</b>
               <span className="sub block">
-                {plain(parts, parts < 10 ? 1 : 0)} parts
+                {plain(parts, parts < 10 ? 1 : 0)} {parts === 1 ? "part" : "parts"}
                 {drops > 0 && drops <= 200 ? `, ${drops} ${drops === 1 ? "drop" : "drops"}` : ""}
               </span>
             </span>

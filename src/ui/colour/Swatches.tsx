@@ -1,9 +1,9 @@
 "use client";
 import { useState } from "react";
 import { type ClassName, classRow } from "@/core/catalogue";
-import type { KeptRecipe, Swatch } from "@/core/colour/kept";
 import { COLOUR_STATES, type ColourState, stateRow } from "@/core/colour/states.data";
 import { parseColour } from "@/core/colour/words";
+import type { KeptRecipe, Swatch } from "@/core/views/colours";
 import { useKept } from "../forms/kept";
 import { TypedField } from "../forms/TypedField";
 import { useLog } from "../treatment/TreatmentLog";

@@ -1,11 +1,11 @@
 "use client";
 import type { ClassName } from "@/core/catalogue";
-import type { ShopColours } from "@/core/colour/kept";
 import { asPigment, PIGMENTS } from "@/core/colour/pigments.data";
 import { before, shiftOf } from "@/core/colour/shift";
 import { type Lab, smoothReflectance } from "@/core/colour/spectrum";
 import type { ColourState } from "@/core/colour/states.data";
 import { parseColour, parseSpectrum } from "@/core/colour/words";
+import type { ShopColours } from "@/core/views/colours";
 import { useKept } from "../forms/kept";
 import { parseNumber } from "../forms/parse";
 import { useColourWorker } from "./useColourWorker";

@@ -1,4 +1,5 @@
 import Link from "next/link";
+import { stationLabel } from "@/core/catalogue";
 import { PX_PER_MM } from "@/core/units";
 import type { Cut } from "@/core/views/cut";
 import { PrintButton } from "../record/PrintButton";
@@ -22,13 +23,15 @@ const TALLEST = 120 * PX_PER_MM;
 
 /** A cut on A4, printed in the scale that it states, with a line that proves the print. */
 export function SectionSheet({ treatment, title, reference, cut }: Props) {
+  // what has no layer is a joint
+  const from = cut && cut.layers.length === 0 ? "join" : "fill";
   return (
     <main className="section-sheet">
       <Hatches />
       <div className="no-print btn-row mb-4">
         <PrintButton />
-        <Link className="btn" href={`/treatments/${treatment}/fill`}>
-          Back to Fill
+        <Link className="btn" href={`/treatments/${treatment}/${from}`}>
+          Back to {stationLabel(from)}
         </Link>
       </div>
       <h1 className="clamp-3">{title}</h1>

@@ -1,7 +1,7 @@
+import { dE00 } from "../colour/deltaE";
+import type { Reading } from "../colour/shift";
+import type { Lab } from "../colour/spectrum";
 import type { BodyOf } from "../record/events.schema";
-import { dE00 } from "./deltaE";
-import type { Reading } from "./shift";
-import type { Lab } from "./spectrum";
 
 /** A recipe as it stands in the log of a piece. */
 export interface KeptRecipe extends Omit<BodyOf<"recipe-kept">, "kind"> {

@@ -1,4 +1,4 @@
-import { type ColourEntry, coloursOf, nearest } from "./kept";
+import { type ColourEntry, coloursOf, nearest } from "./colours";
 
 const where = (id: string) => ({ id, at: "2026-10-07T12:00:00Z", treatment: "t", piece: "Carousel hare" });
 const recipe = (id: string, L: number, over: object = {}): ColourEntry => ({

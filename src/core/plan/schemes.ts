@@ -1,5 +1,5 @@
 import { type MaterialClass, middle, type Range } from "../catalogue";
-import { type Air, lagOf } from "../plan/lag";
+import { type Air, lagOf } from "./lag";
 
 /** One film laid in so many coats. */
 export interface Scheme {
