@@ -212,6 +212,7 @@ test("coats: laid out by a template, thin against thick in this air, the sheen l
   await expect(sheen.getByText("Rub it down with steel wool 0000 and wax, buffed.")).toBeVisible();
   await expectAccessible(page);
   await sheen.getByRole("button", { name: "Put it in the record" }).click();
+  await expect(sheen.getByText("It is in the record")).toBeVisible();
   await page.goto(`/treatments/${treatment}/record`);
   await expect(page.getByText(/Sheen: 83 gloss units here, 38 beside it\./)).toBeVisible();
 });

@@ -1,4 +1,5 @@
 "use client";
+import { useState } from "react";
 import { SHEENS, sheenWay, sheenWords } from "@/core/colour/sheen";
 import { plain } from "@/core/units";
 import { useKept } from "../forms/kept";
@@ -19,6 +20,8 @@ export function Sheen({ thin }: { thin: boolean }) {
   const [kept, keep] = useKept(`sheen:${log.treatment}`, START);
   const [here, beside] = [gloss(kept.here), gloss(kept.beside)];
   const way = here !== undefined && beside !== undefined ? sheenWay(here, beside, thin) : undefined;
+  const [saved, setSaved] = useState("");
+  const text = `Sheen: ${plain(here ?? 0, 0)} gloss units here, ${plain(beside ?? 0, 0)} beside it. ${way?.words ?? ""}`;
   const field = (name: keyof typeof START, label: string) => (
     <div>
       <NumberField
@@ -69,16 +72,11 @@ export function Sheen({ thin }: { thin: boolean }) {
                 type="button"
                 className="btn"
                 disabled={log.busy}
-                onClick={() =>
-                  void log.write({
-                    kind: "noted",
-                    station: "colour",
-                    text: `Sheen: ${plain(here ?? 0, 0)} gloss units here, ${plain(beside ?? 0, 0)} beside it. ${way.words}`,
-                  })
-                }
+                onClick={() => void log.write({ kind: "noted", station: "colour", text }).then((written) => written && setSaved(text))}
               >
                 Put it in the record
               </button>
+              {saved === text && <Sign name="done">It is in the record</Sign>}
             </div>
           )}
         </div>
