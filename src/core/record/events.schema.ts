@@ -175,6 +175,7 @@ export const EventBody = tagged("kind", [
     hands_min: minutes(),
     note: Type.Optional(Type.String({ maxLength: 2000 })),
     start: Start,
+    against: Type.Optional(Against),
   }),
   /** A mix that is worth keeping: what it was to meet, of what it is, and what it ended at where that was read. */
   event("recipe-kept", {

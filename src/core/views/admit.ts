@@ -4,7 +4,7 @@ import type { GradeInput } from "../level/ladder.schema";
 import type { Operation } from "../plan/plan.schema";
 import type { EventBody, EventKind } from "../record/events.schema";
 import type { Treatment } from "../record/treatment";
-import { inSentence } from "../units";
+import { inSentence, present } from "../units";
 import { actsOf, brief } from "./acts";
 import type { Worked } from "./worked";
 
@@ -29,10 +29,10 @@ const CHECKS: { readonly [K in EventKind]?: Check<K> } = {
   matched: ({ treatment }, { damage = "d1" }) =>
     treatment.damages.some(({ id }) => id === damage) ? undefined : "Survey the damage first.",
   done: admitDone,
-  "batch-mixed": (asked, { op, start }) => {
+  "batch-mixed": (asked, { op, start, against }) => {
     const planned = asked.worked?.repair.operations.find(({ id }) => id === op);
     if (planned && (planned.kind !== "mix" || planned.class !== start.class)) return "Of that nothing is mixed.";
-    return admitDone(asked, { kind: "done", op });
+    return admitDone(asked, { kind: "done", op, ...present({ against }) });
   },
   "found-soft": (asked, { op }) => needsPlan(asked) ?? (asked.worked?.clocks.has(op) ? undefined : "No clock was started there."),
   parted: ({ treatment }, { damage }) => {

@@ -163,8 +163,7 @@ function reviewOf(treatment: Treatment, operations: readonly Told[]): ReviewRow[
 
 function reasonIn(body: Treatment["entries"][number]["body"], operations: readonly Told[]): string[] {
   if (body.kind === "skipped") return [`Left out: ${nameOf(body.op, operations)}: ${body.reason}`];
-  if (body.kind === "done" && body.against)
-    return [`${AGAINST[body.against.state]}: ${nameOf(body.op, operations)}: ${body.against.because}`];
+  if ("against" in body && body.against) return [`${AGAINST[body.against.state]}: ${nameOf(body.op, operations)}: ${body.against.because}`];
   if (body.kind === "round-opened") return [`Back to ${stationLabel(body.station)}: ${body.because}`];
   if (body.kind === "surveyed" && body.way) return [body.way.reason];
   if (body.kind === "braced" && body.reason) return [body.reason];
@@ -180,7 +179,7 @@ function nameOf(op: string, operations: ReadonlyArray<{ readonly id: string; rea
 
 function againstWords(treatment: Treatment, { repair }: Worked): string[] {
   return treatment.entries.flatMap(({ body }) => {
-    if (body.kind !== "done" || !body.against) return [];
+    if (!("against" in body) || !body.against) return [];
     const { state, because, passed_min, asked_min } = body.against;
     const times =
       passed_min !== undefined && asked_min !== undefined ? ` after ${Math.round(passed_min)} of ${Math.round(asked_min)} min` : "";

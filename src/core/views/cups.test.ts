@@ -1,5 +1,6 @@
 import type { ClassName } from "../catalogue";
 import type { BodyOf } from "../record/events.schema";
+import { admit } from "./admit";
 import { lastMinuteAt } from "./brief";
 import { briefOf } from "./briefOf";
 import { materialsUsed } from "./closing";
@@ -89,6 +90,18 @@ describe("a mix that is stirred in several cups", () => {
     expect(mixed.reduce((sum, { actual_g }) => sum + actual_g, 0)).toBeCloseTo((2 * (whole.mass_g ?? 0)) / (whole.batches ?? 1), 6);
     const short = look([...first, closing(0.1)]).acts.find(({ op }) => op.id.startsWith("r1/fill/mix-2"))?.op;
     expect(short?.why ?? "").toMatch(/mixed|reaches/);
+  });
+
+  test("a cup that is stirred too early asks why, and stays one of several", () => {
+    const wet = [...chosen, ...before.map(({ id }, i): Told => [30 - i, done(id)])];
+    const seen = look(wet);
+    const asked = { treatment: seen.treatment, worked: seen.worked, at: NOON };
+    expect(seen.act(MIX).state).toBe("too-early");
+    expect(admit(asked, cup(none))).toMatch(/Say why/);
+    const against = { state: "too-early", because: "the fair opens" } as const;
+    expect(admit(asked, { ...cup(none), against })).toBeUndefined();
+    expect(entryWords({ ...cup(none), against })).toMatch(/too early, because the fair opens$/);
+    expect(viewOf(look([...wet, [0, { ...cup(none), against }]]))?.batch).toMatchObject({ n: 2 });
   });
 
   test("a cup that is taken back is mixed again", () => {

@@ -83,8 +83,8 @@ const SAY: Sayings = {
     ]
       .filter((part) => part !== "")
       .join(". "),
-  "batch-mixed": ({ op, words, start, note }, names) =>
-    `One batch of it: ${inSentence(words ? brief(words) : opName(op, names))}${started(start)}${note ? `. ${note}` : ""}`,
+  "batch-mixed": ({ op, words, start, note, against }, names) =>
+    `One batch of it: ${inSentence(words ? brief(words) : opName(op, names))}${started(start)}${note ? `. ${note}` : ""}${against ? `. ${AGAINST[against.state]}, because ${against.because}` : ""}`,
   "recipe-kept": ({ name: called, parts, mass_g, dE00: off, ended }) =>
     `Recipe ${called}: ${parts.map((part) => `${part.name} ${plain(part.pct, part.pct < 10 ? 1 : 0)} %${mass_g ? ` (${doseGrams((mass_g * part.pct) / 100)})` : ""}`).join(", ")}${off === undefined ? "" : `, reckoned ${plain(off, 1)} dE00 off`}${ended ? `, dried to ${labText(ended)}` : ""}`,
   "swatch-read": ({ name: called, state, lab, by }) => `Swatch ${called}, ${stateRow(state).label}: ${labText(lab)}, ${by}`,

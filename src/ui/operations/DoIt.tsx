@@ -38,7 +38,7 @@ export function DoIt({ operation, air, now, against }: Props) {
   );
   const [dialog, setDialog] = useState<"scale" | "by-hand" | "batch">();
   const close = () => setDialog(undefined);
-  const cup = isCup(operation) && !asksWhy;
+  const cup = isCup(operation);
   const label = labelOf(operation);
   const press = async (last: boolean) => {
     if (await record(last)) setOpen(true);
@@ -48,7 +48,7 @@ export function DoIt({ operation, air, now, against }: Props) {
       className="grid justify-items-end gap-2"
       onSubmit={(event) => {
         event.preventDefault();
-        void press(!cup);
+        void press(false);
       }}
       noValidate
     >

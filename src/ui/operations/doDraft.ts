@@ -139,9 +139,20 @@ function startOf({ start, parts, jars }: OperationView, draft: DoDraft, air: Air
 /** A batch that another follows. */
 export const isCup = ({ batch }: OperationView): boolean => batch !== undefined && batch.n < batch.of;
 
+/** Why it is done against the plan, where it is. */
+function whyOf({ reason, asks }: DoDraft, against: AgainstPlan | undefined): Pick<BodyOf<"done">, "against"> {
+  const why = against ?? (asks ? ({ state: "blocked" } as const) : undefined);
+  return why ? { against: { ...why, because: reason.trim() } } : {};
+}
+
 /** The entry that records one batch of several, which is not the last. */
-export function batchBody(operation: OperationView, draft: DoDraft, air: Air): BodyOf<"batch-mixed"> | undefined {
-  const start = startOf(operation, draft, air);
+export function batchBody(
+  operation: OperationView,
+  draft: DoDraft,
+  air: Air,
+  against: AgainstPlan | undefined,
+): BodyOf<"batch-mixed"> | undefined {
+  const start = isCup(operation) ? startOf(operation, draft, air) : undefined;
   const note = draft.note.trim();
   return (
     start && {
@@ -150,6 +161,7 @@ export function batchBody(operation: OperationView, draft: DoDraft, air: Air): B
       hands_min: optional(draft.minutes) ?? 0,
       ...(note === "" ? {} : { note }),
       start,
+      ...whyOf(draft, against),
     }
   );
 }
@@ -163,12 +175,11 @@ function heightOf(read: number, { caliper }: OperationView): Pick<BodyOf<"done">
 
 /** The entry that records it. */
 export function doBody(operation: OperationView, draft: DoDraft, air: Air, against: AgainstPlan | undefined): BodyOf<"done"> {
-  const { minutes, note, reason, measured, wet, gauge, asks } = draft;
+  const { minutes, note, measured, wet, gauge } = draft;
   const height = optional(measured);
   const film = optional(wet);
   const dry = optional(gauge);
   const start = startOf(operation, draft, air);
-  const why = against ?? (asks ? ({ state: "blocked" } as const) : undefined);
   return {
     kind: "done",
     op: operation.id,
@@ -179,6 +190,6 @@ export function doBody(operation: OperationView, draft: DoDraft, air: Air, again
     ...(film === undefined ? {} : { applied_mm: film / 1000 }),
     ...(height === undefined ? {} : heightOf(height, operation)),
     ...(dry === undefined ? {} : { film_um: dry }),
-    ...(why ? { against: { ...why, because: reason.trim() } } : {}),
+    ...whyOf(draft, against),
   };
 }

@@ -24,7 +24,7 @@ export function useDoing(operation: OperationView, air: Air, against: AgainstPla
     setTried(true);
     if (Object.keys(wrong).length > 0) return true;
     const typed = draft.at !== "";
-    const body = (last ? undefined : batchBody(operation, draft, air)) ?? doBody(operation, draft, air, against);
+    const body = (last ? undefined : batchBody(operation, draft, air, against)) ?? doBody(operation, draft, air, against);
     if (await log.write(body, typed ? { at: new Date(draft.at).toISOString() } : {})) {
       forget();
       setTried(false);
