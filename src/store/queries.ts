@@ -197,11 +197,13 @@ export async function keepShop(tx: Em, version: number, data: object): Promise<b
 }
 
 /**
- * Holds the treatments of a piece until the transaction ends: whoever changes the piece makes their heads due, and whoever writes in one of
- * their logs holds it as well. Held first, in the order of their ids, neither waits for the other in a circle.
+ * Holds treatments until the transaction ends, in the order of their ids. Writers hold in one order, so that none waits in a circle:
+ * treatments, then the shop, then jars. Keys are not held: what only refers to a treatment, as a head that is due does, need not wait.
  */
+export const holdTreatment = async (tx: Em, id: string): Promise<void> =>
+  void (await tx.execute("select id from treatment where id = ? for no key update", [id]));
 export const holdTreatmentsOf = async (tx: Em, piece: string): Promise<void> =>
-  void (await tx.execute("select id from treatment where piece_id = ? order by id for update", [piece]));
+  void (await tx.execute("select id from treatment where piece_id = ? order by id for no key update", [piece]));
 
 /** So many entries of colours at most are looked at: the newest. */
 const MOST_COLOURS = 2000;

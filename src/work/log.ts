@@ -1,4 +1,3 @@
-import { LockMode } from "@mikro-orm/core";
 import { gradeIn } from "@/core/level/ladder";
 import { QUARTERS_A_SHEET, sheetsFor } from "@/core/level/rung";
 import { rungGrain } from "@/core/plan/rungGrain";
@@ -12,7 +11,7 @@ import { entryWords } from "@/core/views/entryWords";
 import { type Worked, worked } from "@/core/views/worked";
 import { type ITreatment, LogRow, Treatment } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
-import { type TreatmentRecord, treatmentRecord } from "@/store/queries";
+import { holdTreatment, type TreatmentRecord, treatmentRecord } from "@/store/queries";
 import { airNow, climateSince } from "./climate";
 import { NewEntry } from "./inputs.schema";
 import { climateOf } from "./item";
@@ -44,7 +43,8 @@ export async function appendEntry(treatmentId: string, input: unknown, now: Date
 
 /** A treatment, held until this transaction ends. @throws {WorkProblem} 404 when it is gone */
 export async function heldTreatment(tx: Em, id: string): Promise<{ treatment: ITreatment; record: TreatmentRecord }> {
-  const treatment = await tx.findOne(Treatment, { id, deletedAt: null }, { lockMode: LockMode.PESSIMISTIC_WRITE });
+  await holdTreatment(tx, id);
+  const treatment = await tx.findOne(Treatment, { id, deletedAt: null });
   const record = treatment && (await treatmentRecord(tx, id));
   if (!record) throw notFound("This treatment");
   return { treatment, record };
@@ -69,6 +69,7 @@ export async function writeEntry(
 ): Promise<{ id: string; version: number }> {
   const { key, at, corrects, by } = writing;
   const plan = await admitOrThrow(tx, record, writing, now);
+  await paperBack(tx, record.log, corrects);
   const body = await withPaper(tx, inItsWords(writing.body, plan), plan);
   const version = treatment.version + 1;
   const id = crypto.randomUUID();
@@ -89,10 +90,7 @@ export async function writeEntry(
     ...record.log,
     { id, seq: version, v: BODY_VERSION, at: at.toISOString(), ...present({ corrects, by }), body },
   ]);
-  if (corrects !== undefined) {
-    await giveBack(tx, corrects, now, by);
-    await paperBack(tx, record.log.find((entry) => entry.id === corrects)?.body);
-  }
+  if (corrects !== undefined) await giveBack(tx, corrects, now, by);
   if (body.kind === "done" || body.kind === "batch-mixed")
     await drawn(tx, body, plan, { at, because: "mixed", piece: record.piece_title, entry: id, by });
   return { id, version };
@@ -123,8 +121,10 @@ async function withPaper(tx: Em, body: EventBody, plan: Worked | undefined): Pro
   return taken === 0 ? told : { ...told, paper: { grade, sheets: -taken } };
 }
 
-/** What an entry that is taken back had used up lies in the drawer again. */
-async function paperBack(tx: Em, body: EventBody | undefined): Promise<void> {
+/** What an entry that is taken back had used up lies in the drawer again: once, however often it is taken back. */
+async function paperBack(tx: Em, log: readonly LogEntry[], corrects: string | undefined): Promise<void> {
+  if (corrects === undefined || log.some((entry) => entry.corrects === corrects)) return;
+  const body = log.find(({ id }) => id === corrects)?.body;
   const paper = body?.kind === "done" ? body.paper : undefined;
   const grade = paper && gradeIn(paper.grade);
   if (paper && grade) await changePaper(tx, grade, paper.sheets);

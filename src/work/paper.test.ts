@@ -2,8 +2,11 @@ import { gradeLabel } from "@/core/catalogue";
 import { freshShop } from "@/core/shop/shop";
 import { entryWords } from "@/core/views/entryWords";
 import { done } from "@/core/views/story.fixture";
+import { em as openEm } from "@/store/orm";
+import { airNow } from "./climate";
+import { refreshOpen } from "./heads";
 import { saveShop, shop } from "./shop";
-import { chosenTreatment, problemOf, scratchDatabase, write } from "./testing.fixture";
+import { chosenTreatment, NOW, problemOf, scratchDatabase, write } from "./testing.fixture";
 import { treatmentPage } from "./treatments";
 
 scratchDatabase();
@@ -61,4 +64,32 @@ test("nobody gives paper back that was never taken", async () => {
   await write(id, 3, { kind: "withdrawn" }, { corrects: entry?.id });
   expect((await left()).P1000).toBe(1);
   expect((await problemOf(drawer({ 1000: -1 }))).errors?.[0]?.path).toMatch(/^\/papers\/0/);
+});
+
+test("an entry that is taken back twice gives its paper back once", async () => {
+  await drawer({ 120: 0.5, 2000: 1 });
+  const id = await chosenTreatment();
+  const [first = ""] = await rungs(id);
+  await write(id, 2, done(first, { against: WHY }));
+  const corrects = (await treatmentPage(id)).treatment.entries.at(-1)?.id;
+  await write(id, 3, { kind: "withdrawn" }, { corrects });
+  await write(id, 4, { kind: "withdrawn" }, { corrects });
+  expect((await left()).P120).toBe(0.5);
+});
+
+test("rungs of several pieces, the last of a sheet among them, and the shop saved meanwhile: nobody waits in a circle", async () => {
+  await drawer({ 120: 1, 180: 20, 2000: 20 });
+  const ids = await Promise.all(Array.from({ length: 6 }, () => chosenTreatment()));
+  const first = (await rungs(ids[0] ?? ""))[0] ?? "";
+  // heads that stand: whoever makes them due again refers to every treatment
+  const em = await openEm();
+  await refreshOpen(em, NOW, await airNow(em, NOW));
+  const save = async () => {
+    const { version, ...kept } = await shop();
+    // a collision is told to the one who saves; a deadlock would be another error
+    await saveShop({ ...kept, version }).catch((error: { problem?: { status: number } }) => expect(error.problem?.status).toBe(409));
+  };
+  await Promise.all(ids.flatMap((id) => [write(id, 2, done(first, { against: WHY })), save(), save()]));
+  const taken = await Promise.all(ids.map(async (id) => (await treatmentPage(id)).treatment.marks.has(first)));
+  expect(taken).toEqual(ids.map(() => true));
 });

@@ -31,7 +31,8 @@ const CHECKS: { readonly [K in EventKind]?: Check<K> } = {
   done: admitDone,
   "batch-mixed": (asked, { op, start, against }) => {
     const planned = asked.worked?.repair.operations.find(({ id }) => id === op);
-    if (planned && (planned.kind !== "mix" || planned.class !== start.class)) return "Of that nothing is mixed.";
+    if (planned && (planned.kind !== "mix" || planned.class !== start.class))
+      return "Nothing of that class is mixed there: the plan may have changed since you opened the page. Look at the step again.";
     return admitDone(asked, { kind: "done", op, ...present({ against }) });
   },
   "found-soft": (asked, { op }) => needsPlan(asked) ?? (asked.worked?.clocks.has(op) ? undefined : "No clock was started there."),

@@ -232,7 +232,7 @@ function HandsOff({ waiting }: { waiting: readonly Waiting[] }) {
           const at = act.from ?? now;
           const when = wall.when(at, now);
           return (
-            <Link key={`${item.id} ${act.op}`} href={hrefOf({ item, act })} className="off-row">
+            <Link key={`${item.id} ${act.op} ${act.title}`} href={hrefOf({ item, act })} className="off-row">
               <PieceIcon kind={item.kind} size={36} />
               <span className="min-w-0">
                 <span className="off-name clamp-3">

@@ -27,7 +27,7 @@ export function LastMinute({ items, sounds, flash }: Props) {
   const now = useNow(1000);
   const told = useRef<ReadonlySet<string>>(new Set());
   const closing = items.flatMap(({ id, piece, brief }) =>
-    lastMinuteAt(brief, now).map((act) => ({ key: `${id} ${act.op}`, id, piece, act })),
+    lastMinuteAt(brief, now).map((act) => ({ key: `${id} ${act.op} ${act.title}`, id, piece, act })),
   );
   useEffect(() => {
     const fresh = closing.some(({ key }) => !told.current.has(key));
