@@ -29,12 +29,13 @@ test("a colour is met out of the pigments at hand, in grams, and the recipe stan
   await recipe.getByLabel("titanium white").check();
   await expect(recipe.getByText("not told apart in daylight")).toBeVisible();
   await expectAccessible(page);
+  await recipe.getByLabel("The dried sample reads").fill("60 8 20");
   await recipe.getByLabel("What it is called").fill("knob grey");
   await recipe.getByRole("button", { name: "Keep this recipe" }).click();
   await expect(recipe.getByText("It is in the record")).toBeVisible();
   await expect(recipe.getByLabel(/Colour to meet/)).toHaveValue("61 9 21");
   await page.goto(`/treatments/${treatment}/record`);
-  await expect(page.getByText(/Recipe knob grey: titanium white 7\d % \(7\.\d+ g\)/)).toBeVisible();
+  await expect(page.getByText(/Recipe knob grey: titanium white 7\d % \(7\.\d+ g\).*dried to L 60, a 8, b 20/)).toBeVisible();
 
   await test.step("on another piece it is found by its colour, made twice, and kept there too", async () => {
     const { treatment: other } = await newTreatment(page, { ...PIECE, title: "Ring-toss post" });
@@ -44,7 +45,9 @@ test("a colour is met out of the pigments at hand, in grams, and the recipe stan
     await recipe.getByLabel(/Colour to meet/).fill("60 8 20");
     const near = recipe.getByRole("region", { name: "Used near this" });
     await near.getByRole("button", { name: "twice" }).click();
-    await expect(near.getByRole("listitem").filter({ hasText: "knob grey" }).first()).toContainText(/titanium white 1[45]\.\d+ g/);
+    await expect(near.getByRole("listitem").filter({ hasText: "knob grey" }).first()).toContainText(
+      /0\.0 dE00 off.*titanium white 1[45]\.\d+ g/,
+    );
     await near.getByRole("button", { name: "Keep it here too: knob grey" }).first().click();
     await expect(near.getByText("kept here").first()).toBeVisible();
   });

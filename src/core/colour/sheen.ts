@@ -11,6 +11,9 @@ export const SHEENS = [
   { sheen: "mirror", label: "mirror", gu: [90, 100] },
 ] as const satisfies ReadonlyArray<{ sheen: string; label: string; gu: Range }>;
 
+/** A word as a figure: the middle of its band. */
+export const middleOf = (gu: Range): number => (gu[0] + gu[1]) / 2;
+
 export const sheenWords = (gu: number): string => SHEENS.find(({ gu: [, to] }) => gu < to)?.label ?? "mirror";
 
 /** What a film is rubbed with last, and the gloss that it leaves; trade practice of finishers, makers differ by ten units. */
@@ -41,8 +44,7 @@ export function sheenWay(from: number, to: number, thin = false): SheenWay {
   if (Math.abs(from - to) < seenFrom(to)) return { way: "leave", words: "Nobody sees that: leave it." };
   const way = from > to ? "down" : "up";
   if (thin) return { way, words: `The film is thin: a mist coat of clear that dries ${sheenWords(to)} instead of rubbing.` };
-  const middle = ([low, high]: Range) => (low + high) / 2;
-  const nearest = RUBBED.reduce((a, b) => (Math.abs(middle(b.leaves) - to) < Math.abs(middle(a.leaves) - to) ? b : a));
+  const nearest = RUBBED.reduce((a, b) => (Math.abs(middleOf(b.leaves) - to) < Math.abs(middleOf(a.leaves) - to) ? b : a));
   if (to < 5) return { way, words: "No rubbing gets there: a mist coat of clear with flatting agent, tried on the swatch first." };
   return { way, words: `Rub it ${way} with ${nearest.by}.`, leaves: nearest.leaves };
 }

@@ -200,7 +200,7 @@ export const EventBody = tagged("kind", [
     recipe: Type.Optional(Type.String({ format: "uuid" })),
     state: oneOf(COLOUR_STATE_NAMES),
     lab: LabSchema,
-    by: oneOf(["measured", "photograph", "typed"] as const),
+    by: oneOf(["photograph", "typed"] as const),
     hands_min: minutes(),
   }),
   /** Looked at when its clock said that it was ready, and still soft: its later stages are reckoned anew. */

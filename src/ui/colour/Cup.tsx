@@ -5,9 +5,7 @@ import { TOUCHES, type TopUpInput, type Touch, touched } from "@/core/colour/top
 import { parseColour } from "@/core/colour/words";
 import { DROP_G } from "@/core/mix/byHand";
 import { doseGrams, figure } from "@/core/units";
-import { useKept } from "../forms/kept";
 import { Sign } from "../signs/Sign";
-import { useLog } from "../treatment/TreatmentLog";
 import { ColourField, labWords, Patch } from "./ColourField";
 import { useColourWorker } from "./useColourWorker";
 
@@ -17,16 +15,17 @@ interface Props {
   /** As it is reckoned to dry. */
   readonly reckoned: Lab;
   readonly target: Lab;
+  /** The dried sample as it was typed. */
+  readonly dried: string;
+  readonly read: (text: string) => void;
 }
 
 type Wish = "target" | Touch;
 
 /** What to add to the cup: towards the colour to meet from how its sample dried, or a touch this way or that. */
-export function Cup({ pigments, cup, reckoned, target }: Props) {
-  const log = useLog();
-  const [kept, keep] = useKept(`cup:${log.treatment}`, { now: "" });
+export function Cup({ pigments, cup, reckoned, target, dried, read: readIt }: Props) {
   const [wish, setWish] = useState<Wish>("target");
-  const read = parseColour(kept.now);
+  const read = parseColour(dried);
   const now = read ?? reckoned;
   const wanted = wish === "target" ? target : touched(now, wish);
   const { answer } = useColourWorker("topUp", [{ pigments, cup, target: wanted, ...(read ? { now: read } : {}) }]);
@@ -34,12 +33,7 @@ export function Cup({ pigments, cup, reckoned, target }: Props) {
     <section aria-label="In the cup" className="pt-4">
       <h3>In the cup</h3>
       <p className="dim pb-2">A drop too much can’t be taken out: let a sample dry, read it, then add.</p>
-      <ColourField
-        label="The dried sample reads"
-        note="empty: as it is reckoned"
-        value={kept.now}
-        onChange={(text) => keep({ now: text })}
-      />
+      <ColourField label="The dried sample reads" note="empty: as it is reckoned" value={dried} onChange={readIt} />
       <fieldset className="chips pt-2">
         <legend className="visually-hidden">Towards</legend>
         <Chip on={wish === "target"} press={() => setWish("target")}>

@@ -6,6 +6,7 @@ import type { ColourResult } from "@/core/colour/colour.schema";
 import type { Shift } from "@/core/colour/shift";
 import type { Lab } from "@/core/colour/spectrum";
 import { COLOUR_STATES, type ColourState, stateRow } from "@/core/colour/states.data";
+import { parseColour } from "@/core/colour/words";
 import { doseGrams, inSentence, plain } from "@/core/units";
 import type { ColourCoat } from "@/core/views/coats";
 import type { ShopColours } from "@/core/views/colours";
@@ -13,6 +14,7 @@ import { NumberField } from "../forms/NumberField";
 import { useShop } from "../frame/now";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
+import { ClassField } from "./ClassField";
 import { ColourField, labWords, Patch } from "./ColourField";
 import { Cup } from "./Cup";
 import { GreyCard } from "./GreyCard";
@@ -75,7 +77,7 @@ export function Recipe({ coats, classes, colours }: Props) {
           </fieldset>
         </div>
         <div>
-          <Answer {...found} paints={paints} lab={lab} state={state} material={material} />
+          <Answer {...found} paints={paints} lab={lab} kept={kept} material={material} read={(dried) => change({ dried })} />
           <NearThis recipes={colours.recipes} target={lab} />
         </div>
       </div>
@@ -84,12 +86,12 @@ export function Recipe({ coats, classes, colours }: Props) {
 }
 
 type Found = ReturnType<typeof useRecipe>;
-type AnswerProps = Pick<Found, "answer" | "asked" | "busy" | "grams" | "mixFor" | "palette" | "paints" | "lab" | "material"> & {
-  readonly state: ColourState;
+type AnswerProps = Pick<Found, "answer" | "asked" | "busy" | "grams" | "mixFor" | "palette" | "paints" | "lab" | "material" | "kept"> & {
+  readonly read: (dried: string) => void;
 };
 
 /** What was found, what is kept of it, and what is added to its cup. */
-function Answer({ answer, asked, busy, grams, mixFor, palette, paints, lab, state, material }: AnswerProps) {
+function Answer({ answer, asked, busy, grams, mixFor, palette, paints, lab, kept: { state, dried }, material, read }: AnswerProps) {
   const { scale_step_g } = useShop();
   return (
     <>
@@ -106,13 +108,17 @@ function Answer({ answer, asked, busy, grams, mixFor, palette, paints, lab, stat
           />
         )}
       </div>
-      {lab && answer && <KeepRecipe answer={answer} target={lab} state={state} material={material} grams={grams} />}
+      {lab && answer && (
+        <KeepRecipe answer={answer} target={lab} state={state} material={material} grams={grams} ended={parseColour(dried)} />
+      )}
       {mixFor && answer && grams && (
         <Cup
           pigments={palette}
           cup={amountsOf(answer.recipe, grams).map(({ name, g }) => ({ name, g }))}
           reckoned={answer.lab}
           target={mixFor}
+          dried={dried}
+          read={read}
         />
       )}
     </>
@@ -157,18 +163,7 @@ function Seen({ state, material, classes, change, words }: SeenProps) {
           ))}
         </select>
       </label>
-      {classes.length > 0 && (
-        <label className="txt-label">
-          Mixed of
-          <select className="txt" value={material ?? ""} onChange={(event) => change({ class: event.target.value })}>
-            {classes.map((each) => (
-              <option key={each} value={each}>
-                {classRow(each).name}
-              </option>
-            ))}
-          </select>
-        </label>
-      )}
+      {classes.length > 0 && <ClassField label="Mixed of" classes={classes} value={material} choose={(name) => change({ class: name })} />}
       {words !== "" && <p className="col-span-2">{words}</p>}
     </div>
   );
@@ -213,10 +208,12 @@ interface KeepProps {
   readonly state: ColourState;
   readonly material: ClassName | undefined;
   readonly grams: number | undefined;
+  /** As the dried sample was read. */
+  readonly ended: Lab | undefined;
 }
 
 /** Puts the recipe in the log under a name, and says that it did. */
-function KeepRecipe({ answer: { recipe, dE00 }, target, state, material, grams }: KeepProps) {
+function KeepRecipe({ answer: { recipe, dE00 }, target, state, material, grams, ended }: KeepProps) {
   const log = useLog();
   const [name, setName] = useState("");
   const [saved, setSaved] = useState("");
@@ -230,6 +227,7 @@ function KeepRecipe({ answer: { recipe, dE00 }, target, state, material, grams }
     dE00,
     ...(material ? { class: material } : {}),
     ...(grams ? { mass_g: grams } : {}),
+    ...(ended ? { ended } : {}),
   } as const;
   const key = JSON.stringify(body);
   return (

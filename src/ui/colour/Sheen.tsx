@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { SHEENS, sheenWay, sheenWords } from "@/core/colour/sheen";
+import { middleOf, SHEENS, sheenWay, sheenWords } from "@/core/colour/sheen";
 import { plain } from "@/core/units";
 import { useKept } from "../forms/kept";
 import { NumberField } from "../forms/NumberField";
@@ -34,14 +34,14 @@ export function Sheen({ thin }: { thin: boolean }) {
         note={gloss(kept[name]) === undefined ? "a gloss meter at 60°, or a word" : sheenWords(gloss(kept[name]) ?? 0)}
       />
       <div className="chips pt-2">
-        {SHEENS.map(({ sheen, label: word, gu: [from, to] }) => (
+        {SHEENS.map(({ sheen, label: word, gu }) => (
           <button
             key={sheen}
             type="button"
             className="chip"
             aria-pressed={sheenWords(gloss(kept[name]) ?? -1) === word && gloss(kept[name]) !== undefined}
             aria-label={`${label}: ${word}`}
-            onClick={() => keep({ ...kept, [name]: plain((from + to) / 2, 0) })}
+            onClick={() => keep({ ...kept, [name]: plain(middleOf(gu), 0) })}
           >
             {word}
           </button>

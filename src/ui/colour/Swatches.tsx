@@ -7,6 +7,7 @@ import type { KeptRecipe, Swatch } from "@/core/views/colours";
 import { useKept } from "../forms/kept";
 import { TypedField } from "../forms/TypedField";
 import { useLog } from "../treatment/TreatmentLog";
+import { ClassField } from "./ClassField";
 import { ColourField, labWords, Patch } from "./ColourField";
 import { GreyCard } from "./GreyCard";
 
@@ -94,16 +95,7 @@ export function Swatches({ swatches, recipes, classes }: Props) {
               wrong={tried && name === "" ? "Give it a name: warm grey, ground." : undefined}
               maxLength={120}
             />
-            <label className="txt-label">
-              Painted with
-              <select className="txt" value={material ?? ""} onChange={(event) => change({ class: event.target.value })}>
-                {classes.map((each) => (
-                  <option key={each} value={each}>
-                    {classRow(each).name}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <ClassField label="Painted with" classes={classes} value={material} choose={(called) => change({ class: called })} />
             <label className="txt-label">
               By the recipe
               <select className="txt" value={kept.recipe} onChange={(event) => change({ recipe: event.target.value })}>

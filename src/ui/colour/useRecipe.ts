@@ -16,6 +16,8 @@ export interface RecipeDraft {
   readonly pigments: readonly string[];
   readonly state: ColourState;
   readonly class: string;
+  /** The dried sample as it was read. */
+  readonly dried: string;
 }
 
 const START: RecipeDraft = {
@@ -24,6 +26,7 @@ const START: RecipeDraft = {
   pigments: ["titanium white", "lamp black", "yellow ochre", "burnt sienna", "raw umber", "red ochre", "ultramarine"],
   state: "dry",
   class: "",
+  dried: "",
 };
 const MOST_PIGMENTS = 6;
 
