@@ -31,7 +31,8 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     actionTimeout: 30_000,
-    launchOptions: { executablePath: "/usr/bin/chromium", args: ARGS },
+    // told another time by force Chromium crawls: its pages are told by `support.ts`
+    launchOptions: { executablePath: "/usr/bin/chromium", args: ARGS, env: { ...(process.env as Record<string, string>), LD_PRELOAD: "" } },
     timezoneId: "Europe/Berlin",
   },
   projects: [

@@ -28,7 +28,7 @@ test("a plate leads to where its piece stands", async ({ page }) => {
 });
 
 test("the clock goes on by itself: the plate counts down without a reload", async ({ page }) => {
-  await page.clock.install();
+  await page.clock.install({ time: new Date() });
   await page.goto(`/treatments/${demoTreatment("figure-hand")}/join`);
   const timer = page
     .getByRole("complementary", { name: "Shelf" })

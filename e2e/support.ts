@@ -21,7 +21,27 @@ async function untilReady(page: Page): Promise<void> {
   }
 }
 
+/** Pages live in the time that the run was told (`npm run test:hours`). */
+function shiftClock(ms: number): void {
+  const Real = Date;
+  class Shifted extends Real {
+    constructor(...told: [] | [string | number | Date]) {
+      if (told.length === 0) super(Real.now() + ms);
+      else super(...told);
+    }
+    static override now(): number {
+      return Real.now() + ms;
+    }
+  }
+  globalThis.Date = Shifted as DateConstructor;
+}
+
 export const test = base.extend({
+  context: async ({ context }, use) => {
+    const shift = Number(process.env.CLOCK_SHIFT_MS ?? 0);
+    if (shift !== 0) await context.addInitScript(shiftClock, shift);
+    await use(context);
+  },
   page: async ({ page }, use) => {
     const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
     page.goto = async (...asked) => {

@@ -4,6 +4,7 @@ import { quiet, run } from "./run.mjs";
 /** Debian packages by name, and what shows that they are there. */
 const PACKAGES = {
   postgresql: { there: () => newestPostgres() !== undefined, needs: "PostgreSQL" },
+  faketime: { there: () => quiet("sh", ["-c", "command -v faketime"]).status === 0, needs: "faketime" },
   chromium: { there: () => existsSync("/usr/bin/chromium"), needs: "Chromium" },
 };
 

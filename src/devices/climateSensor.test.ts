@@ -1,4 +1,4 @@
-import { handHeld, simulatedClimateSensor as sensor } from "./climateSensor";
+import { handHeld, simulatedClimateSensor as sensor, steadyClimateSensor } from "./climateSensor";
 
 const NOON = Date.parse("2026-10-07T12:00:00Z");
 const HOUR = 3_600_000;
@@ -32,4 +32,10 @@ test("where no sensor is, every hour reads as it was said last", async () => {
     [17, 61],
   ]);
   expect(held.name).toBe("");
+});
+
+test("in a room whose air never changes every hour reads the same; an air that is written otherwise is refused", async () => {
+  const steady = steadyClimateSensor("20,50");
+  for (const { temp_C, rh_pct } of await steady.history(NOON, NOON + 24 * HOUR, HOUR)) expect([temp_C, rh_pct]).toEqual([20, 50]);
+  for (const air of ["20", "warm,50", ""]) expect(() => steadyClimateSensor(air)).toThrow("air must be written as 20,50");
 });

@@ -33,19 +33,30 @@ function simulate(atMs: number): ClimateReading {
 const every = (fromMs: number, toMs: number, stepMs: number): number[] =>
   Array.from({ length: Math.max(0, Math.ceil((toMs - fromMs) / stepMs)) + 1 }, (_, i) => Math.min(toMs, fromMs + i * stepMs));
 
+const sensor = (name: string, at: (ms: number) => ClimateReading): ClimateSensor => ({
+  name,
+  read: async (atMs) => at(atMs),
+  history: async (fromMs, toMs, stepMs) => every(fromMs, toMs, stepMs).map(at),
+});
+
+/** One air at every moment. */
+const always =
+  ({ temp_C, rh_pct }: Pick<ClimateReading, "temp_C" | "rh_pct">) =>
+  (ms: number): ClimateReading => ({ at: new Date(ms).toISOString(), temp_C, rh_pct });
+
+const SIMULATED = "simulated sensor";
 /** Stands in for a sensor; ships, so that clocks run on something like a real night. */
-export const simulatedClimateSensor: ClimateSensor = {
-  name: "simulated sensor",
-  read: async (atMs) => simulate(atMs),
-  history: async (fromMs, toMs, stepMs) => every(fromMs, toMs, stepMs).map(simulate),
-};
+export const simulatedClimateSensor: ClimateSensor = sensor(SIMULATED, simulate);
+
+/**
+ * The same in a room whose air never changes, for whoever must not hang on the hour of the day. `air` is `20 °C, 50 %` as `20,50`.
+ * @throws {RangeError} when it is not written so
+ */
+export function steadyClimateSensor(air: string): ClimateSensor {
+  const [temp_C = Number.NaN, rh_pct = Number.NaN] = air.split(",").map(Number);
+  if (!Number.isFinite(temp_C) || !Number.isFinite(rh_pct)) throw new RangeError(`air must be written as 20,50, got ${air}`);
+  return sensor(SIMULATED, always({ temp_C, rh_pct }));
+}
 
 /** Where no sensor is: the air as somebody said it last, for every hour. */
-export const handHeld = (air: Pick<ClimateReading, "temp_C" | "rh_pct">): ClimateSensor => {
-  const at = (ms: number): ClimateReading => ({ at: new Date(ms).toISOString(), temp_C: air.temp_C, rh_pct: air.rh_pct });
-  return {
-    name: "",
-    read: async (atMs) => at(atMs),
-    history: async (fromMs, toMs, stepMs) => every(fromMs, toMs, stepMs).map(at),
-  };
-};
+export const handHeld = (air: Pick<ClimateReading, "temp_C" | "rh_pct">): ClimateSensor => sensor("", always(air));

@@ -1,5 +1,5 @@
 import { type ClimatePoint, climateSamples } from "@/core/cure/climate";
-import { type ClimateSensor, handHeld, simulatedClimateSensor } from "@/devices/climateSensor";
+import { type ClimateSensor, handHeld, simulatedClimateSensor, steadyClimateSensor } from "@/devices/climateSensor";
 import { ClimateRow } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
 import { climateHours, handReadings, keepHours } from "@/store/queries";
@@ -10,7 +10,8 @@ import { shopIn } from "./shop";
 /** What reads the air here: the shop's sensor, else whoever set it last by hand. */
 async function sensorHere(em: Em, now: Date): Promise<ClimateSensor> {
   const { sensor } = await shopIn(em);
-  if (sensor === "simulated") return simulatedClimateSensor;
+  const steady = process.env.STEADY_AIR;
+  if (sensor === "simulated") return steady ? steadyClimateSensor(steady) : simulatedClimateSensor;
   const last = (await handReadings(em, now)).findLast(({ source, at }) => source === "hand" && Date.parse(at) <= now.getTime());
   return handHeld(last ?? ROOM);
 }
