@@ -3,14 +3,15 @@ import { useState } from "react";
 import { isPassing } from "../forms/send";
 import { useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
-import { isCollision, type Kept } from "./queue";
+import { isAway, isCollision, type Kept } from "./queue";
 import { outbox } from "./useOutbox";
 import { useEntryWords } from "./words";
 
 function stateOf(problem: Kept["problem"]) {
   const twice = problem !== undefined && isCollision(problem);
   const passing = problem === undefined || isPassing(problem);
-  return { twice, passing, title: twice ? "Written twice" : passing ? "Not saved: the record is away" : "Not saved" };
+  const away = problem === undefined || isAway(problem);
+  return { twice, passing, title: twice ? "Written twice" : away ? "Not saved: the record is away" : "Not saved" };
 }
 
 /** An entry that does not stand in the log yet: why, what was typed, theirs beside mine, and what to do. */
@@ -46,7 +47,7 @@ export function KeptEntry({ entry, named = false }: { entry: Kept; named?: boole
           <button
             type="button"
             className="btn"
-            onClick={() => press(() => (twice ? outbox().asWell(entry) : outbox().flush()))}
+            onClick={() => press(() => (twice ? outbox().asWell(entry) : outbox().again(entry)))}
             disabled={busy}
           >
             {busy ? "Trying …" : twice ? "Save mine as well" : "Try now"}

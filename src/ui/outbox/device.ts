@@ -5,12 +5,15 @@ interface Schema extends DBSchema {
   outbox: { key: number; value: NewKept & { id?: number } };
 }
 
-/** Where entries are kept until they stand in the record. */
+/** What is stored, in its order. */
+export type Stored = readonly Kept[];
+
+/** Where entries are kept until they stand in the record. Windows share it: each change is made of what is stored at that moment. */
 export interface Device {
-  readonly all: () => Promise<Kept[]>;
-  readonly add: (entry: NewKept) => Promise<Kept>;
-  /** Bring what is kept to `queue`. */
-  readonly put: (queue: readonly Kept[]) => Promise<void>;
+  readonly all: () => Promise<Stored>;
+  readonly add: (made: (stored: Stored) => NewKept) => Promise<Kept>;
+  /** Write the rows in which `edit` differs from what is stored, all or none; answers what is stored then. */
+  readonly change: (edit: (stored: Stored) => Stored) => Promise<Stored>;
 }
 
 /** In the browser's own database: outlives a reload, a closed tab and a crash. */
@@ -22,35 +25,47 @@ export function onDisk(name = "wanderjahr"): Device {
     });
     return opened;
   };
+  const transaction = async () => (await database()).transaction("outbox", "readwrite");
   return {
     all: async () => (await (await database()).getAll("outbox")) as Kept[],
-    add: async (entry) => ({ ...entry, id: await (await database()).add("outbox", entry) }),
-    put: async (queue) => {
-      const tx = (await database()).transaction("outbox", "readwrite");
-      const known = await tx.store.getAllKeys();
-      await Promise.all([
-        ...known.filter((id) => !queue.some((each) => each.id === id)).map((id) => tx.store.delete(id)),
-        ...queue.map((each) => tx.store.put(each)),
-        tx.done,
-      ]);
+    add: async (made) => {
+      const tx = await transaction();
+      const entry = made((await tx.store.getAll()) as Kept[]);
+      const id = await tx.store.add(entry);
+      await tx.done;
+      return { ...entry, id };
+    },
+    change: async (edit) => {
+      const tx = await transaction();
+      const stored = (await tx.store.getAll()) as Kept[];
+      const { next, gone, written } = difference(stored, edit(stored));
+      await Promise.all([...gone.map(({ id }) => tx.store.delete(id)), ...written.map((each) => tx.store.put(each)), tx.done]);
+      return next;
     },
   };
 }
 
+/** What an edit took away and what it wrote; a row that it passed on as it was is neither. */
+function difference(stored: Stored, next: Stored) {
+  const [ids, same] = [new Set(next.map(({ id }) => id)), new Set(stored)];
+  return { next, gone: stored.filter(({ id }) => !ids.has(id)), written: next.filter((each) => !same.has(each)) };
+}
+
 /** For as long as the page is open: where a browser gives no database. */
 export function inMemory(): Device {
-  let kept: readonly Kept[] = [];
+  let kept: Stored = [];
   let last = 0;
   return {
     all: async () => [...kept],
-    add: async (entry) => {
+    add: async (made) => {
       last += 1;
-      const added = { ...entry, id: last };
+      const added = { ...made(kept), id: last };
       kept = [...kept, added];
       return added;
     },
-    put: async (queue) => {
-      kept = queue;
+    change: async (edit) => {
+      kept = edit(kept);
+      return kept;
     },
   };
 }
@@ -69,7 +84,7 @@ export function orElse(first: Device, second: Device): Device {
   };
   return {
     all: () => tried((on) => on.all()),
-    add: (entry) => tried((on) => on.add(entry)),
-    put: (queue) => tried((on) => on.put(queue)),
+    add: (made) => tried((on) => on.add(made)),
+    change: (edit) => tried((on) => on.change(edit)),
   };
 }

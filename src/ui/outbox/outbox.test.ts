@@ -1,49 +1,14 @@
 import "fake-indexeddb/auto";
 import fc from "fast-check";
-import type { Problem } from "@/core/problem";
 import { type Device, inMemory, onDisk, orElse } from "./device";
 import { Outbox } from "./outbox";
 import { type Kept, nextToSend, requestOf, versionAfter } from "./queue";
+import { entry, FakeRecord } from "./record.fixture";
 
-/** A record that takes entries as the server does: each key once, each only after the version that it names. */
-class Record {
-  readonly logs = new Map<string, string[]>();
-  away: number | "cut" | undefined;
-  asked = 0;
-
-  answer(url: string, init: RequestInit): Response {
-    this.asked += 1;
-    if (typeof this.away === "number") return this.problem(this.away);
-    if (url === "/api/batches") return this.batch(JSON.parse(String(init.body)));
-    const treatment = url.split("/")[3] ?? "";
-    const { key, version, body } = JSON.parse(String(init.body));
-    const log = this.logs.get(treatment) ?? [];
-    const known = log.indexOf(key);
-    if (known >= 0) return Response.json({ version: known + 1 }, { status: 201 });
-    if (body.text === "bad") return this.problem(422);
-    if (version !== log.length) return this.problem(409, { version: log.length, theirs: ["a step"] });
-    this.logs.set(treatment, [...log, key]);
-    // the entry stands, and the answer is lost on its way
-    if (this.away === "cut") throw new TypeError("network");
-    return Response.json({ version: log.length + 1 }, { status: 201 });
-  }
-  /** All logs of a batch grow, or none. */
-  private batch({ id, portions }: { id: string; portions: { treatment: string; version: number }[] }): Response {
-    const log = (treatment: string) => this.logs.get(treatment) ?? [];
-    if (portions.some(({ treatment }) => log(treatment).includes(id))) return Response.json({ id });
-    if (portions.some(({ treatment, version }) => version !== log(treatment).length)) return this.problem(409);
-    for (const { treatment } of portions) this.logs.set(treatment, [...log(treatment), id]);
-    return Response.json({ id }, { status: 201 });
-  }
-  private problem(status: number, more: Partial<Problem> = {}): Response {
-    return Response.json({ type: "", title: "", status, detail: "", ...more }, { status });
-  }
-}
-
-let record: Record;
+let record: FakeRecord;
 const real = globalThis.fetch;
 beforeEach(() => {
-  record = new Record();
+  record = new FakeRecord();
   globalThis.fetch = (async (url: string, init: RequestInit) => record.answer(url, init)) as typeof fetch;
 });
 afterAll(() => {
@@ -53,8 +18,6 @@ afterAll(() => {
 const clock = 0;
 const alone = { tell: () => undefined, alone: (work: () => Promise<void>) => work() };
 const boxOn = (device: Device) => new Outbox(device, alone, () => clock);
-const entry = (key: string, treatment = "t", text = key) =>
-  ({ treatment, piece: "Jar", key, body: { kind: "noted", station: "survey", text }, options: {} }) as const;
 const keys = (box: Outbox) => box.snapshot().map(({ key }) => key);
 
 test("what is written while all is well stands in the record, and nothing stays here", async () => {
@@ -131,7 +94,7 @@ test("a browser without a database keeps for as long as the page is open", async
   const broken: Device = {
     all: () => Promise.reject(new Error()),
     add: () => Promise.reject(new Error()),
-    put: () => Promise.reject(new Error()),
+    change: () => Promise.reject(new Error()),
   };
   const box = boxOn(orElse(broken, inMemory()));
   record.away = 503;
@@ -154,12 +117,12 @@ describe("an entry that waited says how long ago it was", () => {
 });
 
 test("whatever comes in whatever order, with outages between: each entry stands once, in the order of its treatment", async () => {
-  const acts = fc.array(fc.tuple(fc.constantFrom("t", "u"), fc.constantFrom<Record["away"]>(undefined, 503, 500, "cut")), {
+  const acts = fc.array(fc.tuple(fc.constantFrom("t", "u"), fc.constantFrom<FakeRecord["away"]>(undefined, 503, 500, "cut")), {
     maxLength: 20,
   });
   await fc.assert(
     fc.asyncProperty(acts, async (told) => {
-      record = new Record();
+      record = new FakeRecord();
       const box = boxOn(inMemory());
       for (const [i, [treatment, away]] of told.entries()) {
         record.away = away;
@@ -167,6 +130,8 @@ test("whatever comes in whatever order, with outages between: each entry stands 
       }
       record.away = undefined;
       await box.flush();
+      // over which something broke too often, it is pressed
+      for (const held of box.snapshot()) await box.again(held);
       expect(keys(box)).toEqual([]);
       for (const treatment of ["t", "u"])
         expect(record.logs.get(treatment) ?? []).toEqual(told.flatMap(([of], i) => (of === treatment ? [`${i}`] : [])));
@@ -220,6 +185,19 @@ describe("one mix for several waits and goes up as one", () => {
       minutes_ago: 20,
     });
   });
+});
+
+test("what breaks over and over is not sent for ever; pressed, it is tried once more", async () => {
+  const box = boxOn(inMemory());
+  record.away = 500;
+  await box.write(entry("a"), 0);
+  for (let times = 0; times < 10; times++) await box.flush();
+  expect(record.asked).toBe(3);
+  record.away = undefined;
+  await box.flush();
+  expect(keys(box)).toEqual(["a"]);
+  await box.again(box.snapshot()[0] as Kept);
+  expect([record.logs.get("t"), keys(box)]).toEqual([["a"], []]);
 });
 
 test("the order of a queue: one that is held holds its own treatment and no other", () => {

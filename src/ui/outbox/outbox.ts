@@ -1,27 +1,46 @@
 import type { FieldError, Problem } from "@/core/problem";
 import { isPassing, send } from "../forms/send";
-import type { Device } from "./device";
-import { afterTheirs, dropped, gone, inTurn, isAway, isCollision, type Kept, type NewKept, nextToSend, requestOf, urlOf } from "./queue";
+import type { Device, Stored } from "./device";
+import {
+  afterTheirs,
+  dropped,
+  failed,
+  isAway,
+  isCollision,
+  type Kept,
+  type NewKept,
+  nextToSend,
+  onItsWay,
+  requestOf,
+  stands,
+  swept,
+  triedAnew,
+  urlOf,
+  waiting,
+} from "./queue";
 
 export type Outcome =
   | { readonly state: "saved"; readonly version: number }
   | { readonly state: "kept"; readonly problem: Problem }
   | { readonly state: "refused"; readonly problem: Problem; readonly errors: readonly FieldError[] };
 
-/** Tells the other windows of this device. */
+/** The other windows of this device. */
 interface Channel {
   readonly tell: () => void;
+  /** One window of all at a time. */
   readonly alone: (work: () => Promise<void>) => Promise<void>;
 }
 
 /**
  * Every entry is kept first, then sent, one after the other in its treatment. What the record could not take now stays and goes up by
- * itself; what it refuses is given back to whoever is waiting for it, else it stays here with the reason until it is looked at.
+ * itself; what it refuses is given back to whoever is waiting for it, else it stays here with the reason until it is looked at. Windows
+ * share what is kept: each changes only the rows that it means, of what is stored at that moment, and any of them may send what another
+ * kept; the row then says so until its own window has read it.
  */
 export class Outbox {
-  private queue: readonly Kept[] = [];
+  private queue: Stored = [];
   private readonly listeners = new Set<() => void>();
-  private readonly results = new Map<number, Outcome>();
+  private readonly window = crypto.randomUUID();
   private flushing: Promise<void> = Promise.resolve();
 
   constructor(
@@ -34,7 +53,7 @@ export class Outbox {
     this.listeners.add(listener);
     return () => this.listeners.delete(listener);
   };
-  readonly snapshot = (): readonly Kept[] => this.queue;
+  readonly snapshot = (): Stored => this.queue;
 
   /** What this or another window kept. */
   async load(): Promise<void> {
@@ -42,14 +61,13 @@ export class Outbox {
   }
 
   /** Keep an entry and try to send it, after all that is kept for its treatment. */
-  async write(entry: Omit<NewKept, "version" | "since">, seen: number): Promise<Outcome> {
-    const kept = await this.device.add(inTurn(this.queue, { ...entry, version: seen, since: this.now() }));
-    this.show([...this.queue, kept]);
+  async write(entry: Omit<NewKept, "version" | "since" | "window">, seen: number): Promise<Outcome> {
+    const mine = { ...entry, version: seen, since: this.now(), window: this.window };
+    const { id } = await this.device.add((stored) => waiting(stored, mine));
+    await this.load();
+    this.channel.tell();
     await this.flush();
-    const outcome = this.results.get(kept.id) ?? this.stateOf(kept.id);
-    this.results.delete(kept.id);
-    if (outcome.state === "refused") await this.keep(dropped(this.queue, kept));
-    return outcome;
+    return this.takeOutcome(id);
   }
 
   /** Send what may go, one window at a time. */
@@ -58,54 +76,63 @@ export class Outbox {
     return this.flushing;
   }
 
-  async drop(entry: Kept): Promise<void> {
-    await this.keep(dropped(this.queue, entry));
+  async drop({ id }: Kept): Promise<void> {
+    await this.change((stored) => dropped(stored, id));
+    await this.flush();
+  }
+
+  /** Try it again now, whatever the record said of it. */
+  async again({ id }: Kept): Promise<void> {
+    await this.change((stored) => triedAnew(stored, id));
     await this.flush();
   }
 
   /** Write it after what others wrote meanwhile. */
-  async asWell(entry: Kept): Promise<void> {
-    const version = entry.problem?.version ?? entry.version;
-    await this.keep(afterTheirs(this.queue, entry, version));
+  async asWell({ id }: Kept): Promise<void> {
+    await this.change((stored) => afterTheirs(stored, id));
     await this.flush();
   }
 
   private async sendAll(): Promise<void> {
-    await this.load();
+    await this.change((stored) => swept(stored, this.now()));
     const tried = new Set<number>();
     for (let entry = nextToSend(this.queue, tried); entry; entry = nextToSend(this.queue, tried)) {
-      tried.add(entry.id);
-      const sent = await send<{ version?: number }>("POST", urlOf(entry), requestOf(entry, this.now()));
-      if (sent.ok) {
-        const version = sent.value.version ?? entry.version + 1;
-        this.results.set(entry.id, { state: "saved", version });
-        await this.keep(gone(this.queue, entry, version));
-        continue;
-      }
       const { id } = entry;
-      await this.keep(this.queue.map((each) => (each.id === id ? { ...each, problem: sent.problem } : each)));
-      if (isAway(sent.problem)) return;
+      tried.add(id);
+      const sent = await send<{ version?: number }>("POST", urlOf(entry), requestOf(entry, this.now()));
+      if (sent.ok) await this.change((stored) => stands(stored, id, sent.value.version, this.now()));
+      else await this.change((stored) => failed(stored, id, sent.problem));
+      if (!sent.ok && isAway(sent.problem)) return;
     }
   }
 
-  private stateOf(id: number): Outcome {
-    const problem = this.queue.find((each) => each.id === id)?.problem ?? WAITS;
-    return isPassing(problem) || isCollision(problem)
-      ? { state: "kept", problem }
-      : { state: "refused", problem, errors: problem.errors ?? [] };
+  /** What became of an entry of this window; what is settled is taken out of what is kept. */
+  private async takeOutcome(id: number): Promise<Outcome> {
+    const stored = await this.device.all();
+    const entry = stored.find((each) => each.id === id);
+    if (!entry) return refusedWith(DROPPED);
+    const { stood, problem = WAITS } = entry;
+    if (stood) {
+      await this.change((now) => now.filter((each) => each.id !== id));
+      return { state: "saved", version: stood.version };
+    }
+    if (isPassing(problem) || isCollision(problem)) return { state: "kept", problem };
+    await this.change((now) => dropped(now, id));
+    return refusedWith(problem);
   }
 
-  private async keep(queue: readonly Kept[]): Promise<void> {
-    await this.device.put(queue);
-    this.show(queue);
+  private async change(edit: (stored: Stored) => Stored): Promise<void> {
+    this.show(await this.device.change(edit));
     this.channel.tell();
   }
 
-  private show(queue: readonly Kept[]): void {
-    this.queue = queue;
+  private show(stored: Stored): void {
+    this.queue = onItsWay(stored);
     for (const listener of this.listeners) listener();
   }
 }
+
+const refusedWith = (problem: Problem): Outcome => ({ state: "refused", problem, errors: problem.errors ?? [] });
 
 /** One before it in its treatment waits to be looked at. */
 const WAITS: Problem = {
@@ -113,4 +140,12 @@ const WAITS: Problem = {
   title: "Waits",
   status: 0,
   detail: "It goes up after what is kept before it.",
+};
+
+/** It was taken out of what is kept while its own window waited for it. */
+const DROPPED: Problem = {
+  type: "urn:wanderjahr:problem:dropped",
+  title: "Dropped",
+  status: 410,
+  detail: "It was dropped in another window of this device before it was saved.",
 };

@@ -23,6 +23,8 @@ export interface NewKept {
   readonly options: EntryOptions;
   /** When it was pressed, ms. */
   readonly since: number;
+  /** The window that waits for what becomes of it. */
+  readonly window?: string;
   /** One mix for several: `body` is then what it is for this treatment. */
   readonly batch?: KeptBatch;
 }
@@ -47,10 +49,19 @@ export interface Kept extends NewKept {
   readonly id: number;
   /** Why it did not go up. */
   readonly problem?: Problem;
+  /** How often something broke over it. */
+  readonly broke?: number;
+  /** It stands in the log as entry `version`, since `at` (ms); its window has not read so yet. */
+  readonly stood?: { readonly version: number; readonly at: number };
 }
+
+/** What is not in the record yet. */
+export const onItsWay = (stored: readonly Kept[]): readonly Kept[] => stored.filter(({ stood }) => stood === undefined);
 
 /** No request gets through now: the rest waits too. */
 export const isAway = ({ status }: Problem): boolean => status === 0 || status === 503 || status === 507;
+/** Something broke over it, there: the same again may break again. */
+const isBroken = (problem: Problem): boolean => problem.status >= 500 && !isAway(problem);
 export const isCollision = ({ status }: Problem): boolean => status === 409;
 
 /** The logs that something kept writes in. */
@@ -63,46 +74,86 @@ export function versionAfter(queue: readonly Kept[], treatment: string, seen: nu
   return mine.reduce((version, take) => Math.max(version, take.version + take.entries), seen);
 }
 
-/** With the versions that its logs will have when it is its turn. */
-export function inTurn<T extends Pick<NewKept, "treatment" | "version" | "batch">>(queue: readonly Kept[], entry: T): T {
+/** A new entry with the versions that its logs will have when it is its turn. */
+export function waiting(stored: readonly Kept[], entry: NewKept): NewKept {
   const { batch } = entry;
+  const queue = onItsWay(stored);
   const version = versionAfter(queue, entry.treatment, entry.version);
   if (!batch) return { ...entry, version };
   const takes = batch.takes.map((take) => ({ ...take, version: versionAfter(queue, take.treatment, take.version) }));
   return { ...entry, version, batch: { ...batch, takes } };
 }
 
+/** So often an entry over which something breaks is sent by itself: what breaks again and again will never pass. */
+const MOST_BROKE = 3;
+
+const goesByItself = ({ problem, broke = 0 }: Kept): boolean => !problem || (isPassing(problem) && broke < MOST_BROKE);
+
 /** The next to send: the oldest whose treatment is not held up by one before it. */
 export function nextToSend(queue: readonly Kept[], tried: ReadonlySet<number>): Kept | undefined {
   const held = new Set<string>();
-  for (const each of queue) {
+  for (const each of onItsWay(queue)) {
     const logs = takesOf(each).map(({ treatment }) => treatment);
-    if (!logs.some((log) => held.has(log)) && !tried.has(each.id) && (!each.problem || isPassing(each.problem))) return each;
+    if (!logs.some((log) => held.has(log)) && !tried.has(each.id) && goesByItself(each)) return each;
     for (const log of logs) held.add(log);
   }
   return undefined;
 }
 
-/** It stands in the log, as entry `version`: the rest of its treatment follows on. */
-export const gone = (queue: readonly Kept[], entry: Kept, version = entry.version + 1): Kept[] =>
-  shifted(queue, entry, () => version - entry.version - 1).filter(({ id }) => id !== entry.id);
+type Edit<More extends readonly unknown[] = []> = (stored: readonly Kept[], id: number, ...more: More) => readonly Kept[];
+
+/** An edit of one entry that is on its way; where it is no more, nothing is edited. */
+const edit =
+  <More extends readonly unknown[]>(work: (stored: readonly Kept[], entry: Kept, ...more: More) => readonly Kept[]): Edit<More> =>
+  (stored, id, ...more) => {
+    const entry = onItsWay(stored).find((each) => each.id === id);
+    return entry ? work(stored, entry, ...more) : stored;
+  };
+
+const replaced = (stored: readonly Kept[], by: Kept): Kept[] => stored.map((each) => (each.id === by.id ? by : each));
+
+/** It stands in the log, as entry `version`: the rest of its treatment follows on. It stays until its window has read so. */
+export const stands = edit((stored, entry, version: number = entry.version + 1, at: number) => {
+  const { problem: _settled, ...rest } = entry;
+  const shift = version - entry.version - 1;
+  return replaced(
+    shifted(stored, entry, () => shift),
+    { ...rest, stood: { version, at } },
+  );
+});
+
+/** It did not go up. */
+export const failed = edit((stored, entry, problem: Problem) =>
+  replaced(stored, { ...entry, problem, ...(isBroken(problem) ? { broke: (entry.broke ?? 0) + 1 } : {}) }),
+);
+
+/** Nothing is held against it any more. */
+export const triedAnew = edit((stored, { problem: _held, broke: _told, ...entry }) => replaced(stored, entry));
 
 /** It is dropped: the rest of its treatments moves up. */
-export const dropped = (queue: readonly Kept[], entry: Kept): Kept[] =>
-  shifted(queue, entry, ({ entries }) => -entries).filter(({ id }) => id !== entry.id);
+export const dropped = edit((stored, entry) => shifted(stored, entry, ({ entries }) => -entries).filter(({ id }) => id !== entry.id));
 
 /** It is to stand after what others wrote meanwhile, and the rest of its treatment with it. */
-export const afterTheirs = (queue: readonly Kept[], entry: Kept, version: number): Kept[] =>
-  shifted(queue, entry, () => version - entry.version).map((each) =>
-    each.id === entry.id ? { ...each, version, problem: undefined } : each,
-  ) as Kept[];
+export const afterTheirs = edit((stored, { problem, ...entry }) => {
+  const version = problem?.version ?? entry.version;
+  return replaced(
+    shifted(stored, entry, () => version - entry.version),
+    { ...entry, version },
+  );
+});
+
+/** After so long whoever waited for it has gone. */
+const STOOD_MS = 10 * 60_000;
+/** Without what stands in the record and nobody asks for any more. */
+export const swept = (stored: readonly Kept[], now: number): readonly Kept[] =>
+  stored.filter(({ stood }) => stood === undefined || now - stood.at < STOOD_MS);
 
 /** What is kept after `entry` for the logs that it writes in comes so much later. */
 function shifted(queue: readonly Kept[], entry: Kept, by: (take: Take) => number): Kept[] {
   const later = new Map(takesOf(entry).map((take) => [take.treatment, by(take)]));
   const moved = (treatment: string, version: number) => version + (later.get(treatment) ?? 0);
   return queue.map((each) => {
-    if (each.id <= entry.id) return each;
+    if (each.id <= entry.id || !takesOf(each).some(({ treatment }) => (later.get(treatment) ?? 0) !== 0)) return each;
     const { batch } = each;
     const takes = batch?.takes.map((take) => ({ ...take, version: moved(take.treatment, take.version) }));
     return { ...each, version: moved(each.treatment, each.version), ...(batch && takes ? { batch: { ...batch, takes } } : {}) };
