@@ -26,7 +26,7 @@ import { ScheduleInput, ScheduleResult } from "./schedule/schedule.schema";
 import { volume } from "./survey/volume";
 import { VolumeInput, VolumeResult } from "./survey/volume.schema";
 
-/** The calculations that callers may ask for by name: what goes in, what comes out, what is done. */
+/** The calculations that callers may ask for by name: what goes in, what comes out, what is done; `long` where it can take its time. */
 export const CALCULATIONS = {
   volume: { title: "Volume of a loss", input: VolumeInput, result: VolumeResult, run: volume },
   mix: { title: "Parts of a mix", input: MixInput, result: MixResult, run: mix },
@@ -34,14 +34,14 @@ export const CALCULATIONS = {
   layers: { title: "Layers of a fill", input: LayersCalcInput, result: LayersCalcResult, run: layersCalc },
   cure: { title: "Stages of a cure", input: CureInput, result: CureResult, run: cure },
   ladder: { title: "Grit ladder", input: LadderInput, result: LadderResult, run: ladder },
-  match: { title: "Chains of materials", input: MatchInput, result: MatchResult, run: match },
+  match: { title: "Chains of materials", input: MatchInput, result: MatchResult, run: match, long: true },
   brace: { title: "Brace of a joint", input: BraceInput, result: BraceResult, run: brace },
   film: { title: "Film budget", input: FilmInput, result: FilmResult, run: film },
   deltaE: { title: "Difference of two colours", input: DeltaEInput, result: DeltaEResult, run: deltaE },
-  colour: { title: "Recipe of a colour", input: ColourInput, result: ColourResult, run: colour },
+  colour: { title: "Recipe of a colour", input: ColourInput, result: ColourResult, run: colour, long: true },
   tint: { title: "Strength of a tint", input: TintInput, result: TintResult, run: tint },
-  schedule: { title: "Days of the shop", input: ScheduleInput, result: ScheduleResult, run: schedule },
-  plan: { title: "Whole repair", input: PlanInput, result: PlanResult, run: plan },
+  schedule: { title: "Days of the shop", input: ScheduleInput, result: ScheduleResult, run: schedule, long: true },
+  plan: { title: "Whole repair", input: PlanInput, result: PlanResult, run: plan, long: true },
 } as const;
 
 export type CalcName = keyof typeof CALCULATIONS;

@@ -1,6 +1,7 @@
 import type { TSchema } from "@sinclair/typebox";
 import { Ajv, type ErrorObject, type ValidateFunction } from "ajv";
 import addFormats from "ajv-formats";
+import { NEXT_TO_NOTHING } from "./units/number";
 
 export interface FieldError {
   /** JSON pointer to the field, e.g. `/parts/0/ratio`; empty for the whole. */
@@ -77,7 +78,7 @@ const SAYINGS: Readonly<Record<string, (params: Record<string, unknown>) => stri
   enum: ({ allowedValues }) => `must be one of ${(allowedValues as string[]).join(", ")}`,
   const: ({ allowedValue }) => `must be ${allowedValue}`,
   minimum: ({ limit }) => `must be ${limit} or more`,
-  exclusiveMinimum: ({ limit }) => `must be above ${limit}`,
+  exclusiveMinimum: ({ limit }) => `must be above ${limit === NEXT_TO_NOTHING ? 0 : limit}`,
   maximum: ({ limit }) => `must be ${limit} or less`,
   exclusiveMaximum: ({ limit }) => `must be below ${limit}`,
   minItems: ({ limit }) => `must hold at least ${limit}`,

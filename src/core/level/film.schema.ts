@@ -2,6 +2,8 @@ import { type Static, Type } from "@sinclair/typebox";
 import { above0, carried, from0, oneOf, strict } from "../units/schema";
 
 const um = () => from0(100_000);
+/** The thinnest wipe of a film that is told: a hundredth of a µm, below what any gauge reads. */
+const step = () => Type.Number({ minimum: 0.01, maximum: 100_000 });
 
 export const FilmInput = strict({
   existing_um: um(),
@@ -15,9 +17,7 @@ export const FilmInput = strict({
   /** At an edge there is less film, and more is cut. */
   edge: Type.Optional(strict({ film_factor: above0(10), cut_factor: above0(100) })),
   safe_um: um(),
-  scratch: Type.Optional(
-    strict({ depth_um: above0(100_000), mode: oneOf(["spray", "drop"] as const), coat_um: above0(100_000), cut_um: above0(100_000) }),
-  ),
+  scratch: Type.Optional(strict({ depth_um: above0(100_000), mode: oneOf(["spray", "drop"] as const), coat_um: step(), cut_um: step() })),
 });
 export type FilmInput = Static<typeof FilmInput>;
 

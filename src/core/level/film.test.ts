@@ -1,6 +1,7 @@
 import fc from "fast-check";
+import { check } from "../problem";
 import { film } from "./film";
-import type { FilmInput } from "./film.schema";
+import { FilmInput } from "./film.schema";
 
 const base: FilmInput = { existing_um: 110, coats: [], cuts: [], safe_um: 60 };
 
@@ -37,6 +38,25 @@ describe("worked by hand", () => {
     const spray = film({ ...base, existing_um: 70, scratch: { depth_um: 90, mode: "spray", coat_um: 3, cut_um: 6 } });
     expect(spray.warnings.length).toBeGreaterThan(0);
   });
+});
+
+test("the first cycle after which the film around is too thin is the one that counting finds", () => {
+  const figure = fc.double({ min: 0.01, max: 50, noNaN: true });
+  fc.assert(
+    fc.property(figure, figure, fc.double({ min: 0.01, max: 500, noNaN: true }), (coat_um, cut_um, depth_um) => {
+      const found = film({ ...base, existing_um: 90, scratch: { depth_um, mode: "spray", coat_um, cut_um } });
+      const around = (n: number) => 90 + n * (coat_um - cut_um);
+      const counted = Array.from({ length: Math.min(found.cycles ?? 0, 60_000) }, (_, i) => i + 1).find((n) => around(n) < 60 - 1e-6);
+      const named = Number(/^After cycle (\d+)/.exec(found.warnings[0]?.message ?? "")?.[1] ?? Number.NaN);
+      if (counted === undefined) expect(Number.isNaN(named) || Math.abs(around(named) - 60) < 1e-5).toBe(true);
+      else expect(Math.abs(named - counted)).toBeLessThanOrEqual(Math.abs(around(counted) - 60) < 1e-5 ? 1 : 0);
+    }),
+  );
+});
+
+test("a wipe that is next to nothing is refused, not counted for ever", () => {
+  const scratch = { depth_um: 90, mode: "spray", coat_um: 8, cut_um: 5e-324 } as const;
+  expect(check(FilmInput, { ...base, scratch })).toEqual([{ path: "/scratch/cut_um", message: "must be 0.01 or more" }]);
 });
 
 /** A seeded normal by the sum of twelve uniforms: coarse, and independent of the formula under test. */

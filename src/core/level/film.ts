@@ -46,17 +46,22 @@ function cyclesOf({ scratch }: FilmInput): number | undefined {
 /** Sprayed and cut, the film around gains a coat and loses a cut each cycle: where it falls under the safe film, that is said. */
 function warningsOf({ scratch, safe_um }: FilmInput, film_um: number, cut: number, cycles = 0): Warning[] {
   if (scratch?.mode !== "spray") return [];
-  for (let n = 1; n <= cycles; n++) {
-    const around = film_um - cut + n * (scratch.coat_um - scratch.cut_um);
-    if (around < safe_um - 1e-9)
-      return [
-        {
-          code: "film-too-thin",
-          message: `After cycle ${n} the film around is ${plain(around)} µm, under the safe ${plain(safe_um)}: fill the scratch drop on drop instead.`,
-        },
-      ];
-  }
-  return [];
+  const gain = scratch.coat_um - scratch.cut_um;
+  const around = (n: number) => film_um - cut + n * gain;
+  const n = firstBelow(around(0) - safe_um + 1e-9, gain);
+  if (n === undefined || n > cycles) return [];
+  return [
+    {
+      code: "film-too-thin",
+      message: `After cycle ${n} the film around is ${plain(around(n))} µm, under the safe ${plain(safe_um)}: fill the scratch drop on drop instead.`,
+    },
+  ];
+}
+
+/** The first n ≥ 1 at which `spare` + n · `gain` is below zero; undefined = it never is. */
+function firstBelow(spare: number, gain: number): number | undefined {
+  if (spare + gain < 0) return 1;
+  return gain < 0 ? Math.floor(spare / -gain) + 1 : undefined;
 }
 
 /** P(x < limit), percent, of a normal distribution. */

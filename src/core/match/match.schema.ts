@@ -17,7 +17,7 @@ import {
   SUBSTRATES,
   type Substrate,
 } from "../catalogue";
-import { above0, carried, celsius, from0, oneOf, strict } from "../units/schema";
+import { carried, celsius, from0, oneOf, strict } from "../units/schema";
 
 interface MatchDamage {
   kind: (typeof DAMAGE_KINDS)[number];
@@ -105,7 +105,7 @@ export const OwnProductSchema = strict({
 
 /** What is set of a link by hand: of a filler over another its thickness, mm; of a coat what it is, and how many of it. Links of a role follow in their order. */
 export const LinkByHand = {
-  mm: Type.Optional(above0(1000)),
+  mm: Type.Optional(Type.Number({ minimum: 0.001, maximum: 1000 })),
   as: Type.Optional(oneOf(COAT_NAMES)),
   coats: Type.Optional(Type.Integer({ minimum: 1, maximum: 20 })),
 };

@@ -1,3 +1,4 @@
+import { NEXT_TO_NOTHING } from "../units/number";
 import type { RescueInput, RescueResult } from "./rescue.schema";
 
 /** Below this a part counts as exact: a tenth of a milligram in a kilogram. */
@@ -11,7 +12,7 @@ const EXACT = 1e-10;
  */
 export function rescue({ parts, tolerance_pct }: RescueInput): RescueResult {
   const scale = Math.max(...parts.map(({ poured_g, ratio }) => poured_g / ratio));
-  if (!(scale > 0)) throw new RangeError("nothing has been poured yet");
+  if (!parts.some(isPoured)) throw new RangeError("nothing has been poured yet");
   const add = parts
     .map(({ name, ratio, poured_g }) => ({ name, mass_g: ratio * scale - poured_g }))
     .filter(({ mass_g }, i) => mass_g > EXACT * (parts[i]?.ratio ?? 1) * scale);
@@ -26,8 +27,10 @@ export function rescue({ parts, tolerance_pct }: RescueInput): RescueResult {
   };
 }
 
+const isPoured = ({ poured_g }: RescueInput["parts"][number]) => poured_g > NEXT_TO_NOTHING;
+
 function errorPct(parts: RescueInput["parts"]): number {
-  const base = parts.find(({ poured_g }) => poured_g > 0);
+  const base = parts.find(isPoured);
   const unit = base ? base.poured_g / base.ratio : 1;
   return Math.max(...parts.map(({ poured_g, ratio }) => Math.abs(poured_g / (ratio * unit) - 1))) * 100;
 }

@@ -4,6 +4,7 @@ import { film as filmBudget } from "../level/film";
 import { inSentence } from "../units";
 import { after, type Context, first, linkAt, type WorkPlace, wait, weigh } from "./context";
 import type { Drafts, Need } from "./draft";
+import { bounded } from "./layers";
 
 /** What a cut takes off the surroundings, µm; trade practice. */
 export const CUT_UM = 6;
@@ -29,6 +30,7 @@ export function filmCoats(c: Context, out: Drafts): void {
     scratch: { depth_um: c.damage.depth_mm * 1000, mode: "spray", coat_um, cut_um: CUT_UM },
   });
   const cycles = budget.cycles ?? 1;
+  bounded(cycles, link.material, "cycles");
   const thin = budget.warnings.map(({ message }) => message).join(" ");
   const lag = (n: number) => wait(`spray-${n}`, OVERNIGHT, "the coat is dry enough to cut: over night");
   const area = weigh(link.material, (((place.opening_mm2 ?? 0) + FACE_MM2) * link.material.max_layer_mm) / 1000, 35, "spread", c.air);

@@ -2,7 +2,7 @@ import { type MaterialClass, middle } from "../catalogue";
 import { proposeProud } from "../fill/proud";
 import { MODELLED_PROUD_MM, oversizeOf, type School } from "../fill/schools.data";
 import { depthOf, volumeBetween } from "../survey/place";
-import { plain } from "../units";
+import { inSentence, plain } from "../units";
 import type { FillPlan, WorkPlace } from "./context";
 import type { PlanLink } from "./links";
 
@@ -87,6 +87,15 @@ function spansOf(links: readonly LayerLink[], depth: number): Span[] {
   });
 }
 
+/** More layers of one place, or cycles of one scratch, than this is a wrong material or a slip of the decimal point. */
+const MOST_TIMES = 250;
+
+/** @throws {RangeError} when a material would have to be laid more often than anyone does */
+export function bounded(count: number, { name }: Pick<MaterialClass, "name">, what: "layers" | "cycles"): void {
+  if (count > MOST_TIMES)
+    throw new RangeError(`${count} ${what} of ${inSentence(name)} would be needed: take another material, thicker layers, or another way`);
+}
+
 /** Equal layers of one filler from a height to the top of its span. */
 function stack(place: WorkPlace, depth: number, { link, from: start, to, over }: Span, at: number, proud_mm: number): Layer[] {
   const { material } = link;
@@ -97,6 +106,7 @@ function stack(place: WorkPlace, depth: number, { link, from: start, to, over }:
   const needed = Math.max(1, Math.ceil((to - from) / most - 1e-9));
   // much over size the last layer would be thicker than its material bears
   const count = over && to === 0 && (to - from) / needed + proud_mm > most * PROUD_BEARS ? needed + 1 : needed;
+  bounded(count, material, "layers");
   const each = (to - from) / count;
   const share = (mm: number) => Math.min(1, Math.max(0, (mm + depth) / depth));
   return Array.from({ length: count }, (_, i) => {

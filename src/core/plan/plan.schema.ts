@@ -148,6 +148,7 @@ export const PlanResult = strict({
       class: Class,
       verdict: oneOf(["fits", "fits-if", "refused"] as const),
       overridden: Type.Optional(Type.String()),
+      ...LinkByHand,
       reasons: Type.Array(strict({ rule: Type.String(), effect: Type.String(), text: Type.String() })),
     }),
   ),

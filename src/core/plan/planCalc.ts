@@ -20,7 +20,7 @@ export function plan(input: PlanInput): PlanResult {
   return {
     places: repair.places.map(placeOf),
     ways: repair.damages.map(({ id, way, because }) => ({ damage: id, way: way.way, label: way.label, ...(because ? { because } : {}) })),
-    links: repair.links.map(({ material: _material, product: _product, reasons, ...link }) => ({
+    links: repair.links.map(({ material: _material, product: _product, order: _order, reasons, ...link }) => ({
       ...link,
       reasons: reasons.map(({ rule, effect, text }) => ({ rule, effect, text })),
     })),

@@ -35,3 +35,6 @@ const weighedGrams = (g: number): string => `${g < 1 ? figure(g, 2) : plain(g, g
 
 /** The same for a dose on record: hundredths, as a bench scale shows them. */
 export const doseGrams = (g: number): string => `${figure(g, 2)} g`;
+
+/** Less of anything than this is nothing: no length, mass or time of a bench is measured so fine, and dividing by it stays finite. */
+export const NEXT_TO_NOTHING = 1e-9;

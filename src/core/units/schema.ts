@@ -1,4 +1,5 @@
 import { type Static, type TObject, type TProperties, type TSchema, Type } from "@sinclair/typebox";
+import { NEXT_TO_NOTHING } from "./number";
 
 /** An object that refuses unknown fields. */
 export const strict = <P extends TProperties>(properties: P, options = {}): TObject<P> =>
@@ -18,7 +19,7 @@ export const tagged = <S extends TSchema[]>(tag: string, variants: [...S]) =>
   });
 
 /** Above zero, with a ceiling that keeps slips of the decimal point and of the unit out. */
-export const above0 = (maximum = 1e6) => Type.Number({ exclusiveMinimum: 0, maximum });
+export const above0 = (maximum = 1e6) => Type.Number({ exclusiveMinimum: NEXT_TO_NOTHING, maximum });
 export const from0 = (maximum = 1e6) => Type.Number({ minimum: 0, maximum });
 export const percent = () => Type.Number({ minimum: 0, maximum: 500 });
 export const celsius = () => Type.Number({ minimum: -60, maximum: 300 });

@@ -5,7 +5,7 @@ import type { Air } from "../plan/lag";
 import { SCALE_STEP_G } from "../plan/planCalc";
 import { type Repair, repairOf } from "../plan/repair";
 import type { WayRow } from "../survey/wayRow";
-import { waysFor } from "../survey/ways";
+import { preselectedWay, waysFor } from "../survey/ways";
 
 /** One way with what it takes, from the same engine that plans the work. */
 export interface ComparedWay {
@@ -42,19 +42,36 @@ export function compareWays(input: Omit<DamageInput, "way" | "choose">, stance: 
       at: 0,
       ...(shelf ? { shelf } : {}),
     });
-  const unasked = plan().damages[0]?.way.way;
+  const unasked = attempted(() => plan()).damages[0]?.way.way ?? preselectedWay(input.survey.damage, facts).way;
   return waysFor(input.survey.damage, facts).map((row) =>
-    compared(row, plan(row.way), row.way === unasked, row.not_first?.(input.survey.damage, facts)),
+    compared(
+      row,
+      attempted(() => plan(row.way)),
+      row.way === unasked,
+      row.not_first?.(input.survey.damage, facts),
+    ),
   );
+}
+
+/** A way that can't be planned is shown with why. */
+function attempted(
+  plan: () => Repair,
+): Pick<Repair, "hands_min" | "elapsed_min" | "cost_eur" | "links"> & { readonly damages: Repair["damages"]; readonly why?: string } {
+  try {
+    return plan();
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return { hands_min: [0, 0], elapsed_min: [0, 0], cost_eur: [0, 0], links: [], damages: [], why: `${error.message}.` };
+  }
 }
 
 function compared(
   { way, label, how, lost, risk }: WayRow,
-  { hands_min, elapsed_min, cost_eur, links, damages }: Repair,
+  { hands_min, elapsed_min, cost_eur, links, damages, why }: ReturnType<typeof attempted>,
   preselected: boolean,
   not_first: string | undefined,
 ): ComparedWay {
-  const missing = damages[0]?.missing[0]?.because;
+  const missing = why ?? damages[0]?.missing[0]?.because;
   const conditions = new Set(links.flatMap(({ reasons }) => reasons.filter(({ effect }) => effect === "if").map(({ rule }) => rule)));
   return {
     way,

@@ -1,0 +1,74 @@
+import fc from "fast-check";
+import { CALCULATIONS, type CalcName } from "../src/core/calc";
+import { ABRASIVE_SYSTEMS } from "../src/core/catalogue";
+import type { LadderInput } from "../src/core/level/ladder.schema";
+import type { PlanInput } from "../src/core/plan/plan.schema";
+import { check } from "../src/core/problem";
+import type { ScheduleInput } from "../src/core/schedule/schedule.schema";
+import { fromSchema } from "../src/core/units/fromSchema.fixture";
+import { calcInThread, endCalcThread } from "../src/work/calcThread";
+
+afterAll(endCalcThread);
+
+const RUNS = Number(process.env.FUZZ_RUNS ?? 60);
+
+/** What hangs together: damages are of parts that the piece has, links of tasks that are there. */
+const JOINED: Partial<Record<CalcName, (asked: never) => unknown>> = {
+  plan: ({ tools: _tools, entries: _entries, ...asked }: PlanInput) => {
+    const [part] = asked.piece.parts;
+    const damages = asked.damages.map(({ way: _way, choose, ...each }, i) => ({
+      ...each,
+      ...(i % 2 && choose ? { choose: choose.map(({ place: _place, ...link }) => link) } : {}),
+      id: `d${i + 1}`,
+      part: part?.id ?? "",
+    }));
+    return { ...asked, damages };
+  },
+  schedule: (asked: ScheduleInput) => {
+    const ids = asked.tasks.map((_, i) => `t${i}`);
+    const links = asked.links?.map((each, i) => ({ ...each, from: ids[i % ids.length], to: ids[(i + 1) % ids.length] }));
+    const tasks = asked.tasks.map((each, i) => ({ ...each, id: ids[i], uses: i % 2 ? ["spray"] : [] }));
+    return { ...asked, calendar: { ...asked.calendar, from: "08:00", timezone: "Europe/Berlin" }, resources: { spray: 1 }, links, tasks };
+  },
+  ladder: (asked: LadderInput) => {
+    const known = ({ grade }: LadderInput["from"]) => {
+      const grades = ABRASIVE_SYSTEMS.P.grades;
+      return { system: "P", grade: grades[Math.round(Math.abs(Number.parseFloat(String(grade).replace(/^\D/, "")))) % grades.length]?.[0] };
+    };
+    return { ...asked, from: known(asked.from), to: known(asked.to), ...(asked.stock ? { stock: asked.stock.map(known) } : {}) };
+  },
+};
+
+describe.each(Object.keys(CALCULATIONS) as CalcName[])("whatever %s lets in", (name) => {
+  const { input, result } = CALCULATIONS[name];
+
+  test("is answered within a second, in numbers, or refused at its field", async () => {
+    await fc.assert(
+      fc.asyncProperty(
+        fromSchema(input).map((made) => JOINED[name]?.(made as never) ?? made),
+        async (asked) => {
+          fc.pre(check(input, asked).length === 0);
+          const outcome = await calcInThread(name, asked);
+          if (!outcome.ok) {
+            expect(outcome.problem.status).toBe(422);
+            expect(outcome.problem.title).not.toBe("Too much at once");
+            expect(outcome.problem.errors?.length).toBeGreaterThan(0);
+          } else expect(check(result, JSON.parse(JSON.stringify(outcome.result)))).toEqual([]);
+        },
+      ),
+      { numRuns: RUNS, maxSkipsPerRun: 1000 },
+    );
+  }, 240_000);
+});
+
+test("what takes too long is given up, and the next question is answered", async () => {
+  const solids = Array.from({ length: 1000 }, () => ({ shape: "box", length: 1, width: 1, depth: 1 }));
+  const refused = await calcInThread("volume", { solids }, 0);
+  expect(refused).toMatchObject({ ok: false, problem: { status: 422, title: "Too much at once" } });
+  expect(await calcInThread("volume", { solids })).toMatchObject({ ok: true, result: { volume_cm3: expect.closeTo(1, 9) } });
+});
+
+test("what throws in the thread is thrown where it was asked", async () => {
+  await expect(calcInThread("volume", Symbol("not to be cloned"))).rejects.toThrow();
+  expect(await calcInThread("polish", {})).toMatchObject({ ok: false, problem: { status: 404 } });
+});
