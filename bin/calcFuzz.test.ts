@@ -62,10 +62,17 @@ describe.each(Object.keys(CALCULATIONS) as CalcName[])("whatever %s lets in", (n
 });
 
 test("what takes too long is given up, and the next question is answered", async () => {
-  const solids = Array.from({ length: 1000 }, () => ({ shape: "box", length: 1, width: 1, depth: 1 }));
-  const refused = await calcInThread("volume", { solids }, 0);
-  expect(refused).toMatchObject({ ok: false, problem: { status: 422, title: "Too much at once" } });
-  expect(await calcInThread("volume", { solids })).toMatchObject({ ok: true, result: { volume_cm3: expect.closeTo(1, 9) } });
+  const shards = { kind: "shards", shards: 500, break_length_mm: 9000, thickness_mm: 4, gap_mm: 0, support: "body" };
+  const long: PlanInput = {
+    piece: { parts: [{ id: "body", substrate: "porcelain" }] },
+    damages: [{ id: "d1", part: "body", survey: { damage: shards as PlanInput["damages"][number]["survey"]["damage"], service: {} } }],
+    stance: "reversible",
+    climate: { temp_C: 18, rh_pct: 50 },
+    at: "2026-10-07T12:00:00Z",
+  };
+  expect(await calcInThread("plan", long, 5)).toMatchObject({ ok: false, problem: { status: 422, title: "Too much at once" } });
+  const chip = { solids: [{ shape: "edgeChip", length: 34, depth: 11, thickness: 6 }] };
+  expect(await calcInThread("volume", chip)).toMatchObject({ ok: true, result: { volume_cm3: expect.closeTo(1.762, 3) } });
 });
 
 test("what throws in the thread is thrown where it was asked", async () => {
