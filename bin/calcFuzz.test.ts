@@ -70,6 +70,8 @@ test("what takes too long is given up, and the next question is answered", async
     climate: { temp_C: 18, rh_pct: 50 },
     at: "2026-10-07T12:00:00Z",
   };
+  // in a fresh thread, where nothing is compiled yet
+  await endCalcThread();
   expect(await calcInThread("plan", long, 5)).toMatchObject({ ok: false, problem: { status: 422, title: "Too much at once" } });
   const chip = { solids: [{ shape: "edgeChip", length: 34, depth: 11, thickness: 6 }] };
   expect(await calcInThread("volume", chip)).toMatchObject({ ok: true, result: { volume_cm3: expect.closeTo(1.762, 3) } });

@@ -8,7 +8,8 @@ import { BODY_VERSION } from "@/core/record/upcast";
 import { present } from "@/core/units";
 import { admit } from "@/core/views/admit";
 import { entryWords } from "@/core/views/entryWords";
-import { type Worked, worked } from "@/core/views/worked";
+import { unplannable } from "@/core/views/stands";
+import type { Worked } from "@/core/views/worked";
 import { type ITreatment, LogRow, Treatment } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
 import { holdTreatment, type TreatmentRecord, treatmentRecord } from "@/store/queries";
@@ -19,7 +20,7 @@ import { type ChangeOf, changeLot, giveBack, heldLot } from "./jars";
 import { parse } from "./parse";
 import { collided, invalid, notFound, refused } from "./problems";
 import { changePaper } from "./shop";
-import { firstClock, pieceFacts } from "./working";
+import { firstClock, workingOut } from "./working";
 
 /**
  * Write one entry in a treatment's log, in one transaction. The same `key` twice is one entry.
@@ -152,12 +153,20 @@ export function momentOf({ at, minutes_ago = 0 }: Pick<NewEntry, "at" | "minutes
   const moment = at === undefined ? new Date(now.getTime() - minutes_ago * 60_000) : new Date(at);
   // a clock of a tablet may run a little ahead
   if (moment.getTime() > now.getTime() + 120_000) throw invalid([{ path: "/at", message: "lies in the future: enter what is done" }]);
+  if (moment.getTime() < EARLIEST) throw invalid([{ path: "/at", message: "lies before anyone kept this record: check the year" }]);
   return moment;
 }
 
+/** Nothing that is entered was done before this. */
+const EARLIEST = Date.parse("1950-01-01T00:00:00Z");
+
+/**
+ * The plan that an entry is admitted by; the repair can be worked out with the entry in the log, or it is not kept.
+ * @throws {WorkProblem} 422 at the field that is wrong
+ */
 async function admitOrThrow(em: Em, record: TreatmentRecord, writing: Writing, now: Date): Promise<Worked | undefined> {
   const { log } = record;
-  const { body, corrects, at, past } = writing;
+  const { body, corrects, at, past, by } = writing;
   if (corrects !== undefined && !log.some(({ id }) => id === corrects))
     throw invalid([{ path: "/corrects", message: "is not an entry of this log" }]);
   if (body.kind === "withdrawn" && corrects === undefined) throw invalid([{ path: "/corrects", message: "is missing" }]);
@@ -165,10 +174,30 @@ async function admitOrThrow(em: Em, record: TreatmentRecord, writing: Writing, n
   const air = await airNow(em, now);
   const first = firstClock(treatment);
   const samples = first === undefined ? [] : await climateSince(em, new Date(first), now);
-  const plan = worked(pieceFacts(record), treatment, air, climateOf(samples, air), at.getTime());
-  const why = admit({ treatment, worked: plan, at: at.getTime(), past }, body);
-  if (why) throw refused(why);
-  return plan;
+  const work = workingOut(record, air, climateOf(samples, air), at.getTime());
+  const found = attempted(() => work(treatment).worked);
+  const why = found && admit({ treatment, worked: found.plan, at: at.getTime(), past }, body);
+  if (why) throw typeof why === "string" ? refused(why) : refused(why.message, why.path);
+  const entry: LogEntry = {
+    id: crypto.randomUUID(),
+    seq: log.length + 1,
+    v: BODY_VERSION,
+    at: at.toISOString(),
+    ...present({ corrects, by }),
+    body,
+  };
+  const wrong = unplannable(log, entry, work);
+  if (wrong) throw refused(wrong.message, wrong.path);
+  return found?.plan;
+}
+
+/** The plan of a log; undefined where it can't be worked out: then what is there can still be noted on, corrected and taken back. */
+function attempted(work: () => Worked | undefined): { readonly plan: Worked | undefined } | undefined {
+  try {
+    return { plan: work() };
+  } catch {
+    return undefined;
+  }
 }
 
 const writtenSince = (log: readonly LogEntry[], seen: number): string[] =>

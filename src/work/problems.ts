@@ -10,7 +10,7 @@ export class WorkProblem extends Error {
 export const notFound = (what: string) => new WorkProblem(problem(404, "Not here", `${what} is not here. It may have been deleted.`));
 export const invalid = (errors: readonly FieldError[], detail = "See the errors for each field.") =>
   new WorkProblem(problem(422, "Something does not fit", detail, errors));
-export const refused = (detail: string) => new WorkProblem(problem(422, "Not yet", detail, [{ path: "", message: detail }]));
+export const refused = (detail: string, path = "") => new WorkProblem(problem(422, "Not yet", detail, [{ path, message: detail }]));
 export const collided = (detail: string, theirs: Pick<Problem, "version" | "theirs"> = {}) =>
   new WorkProblem({ ...problem(409, "Written twice", detail), ...theirs });
 export const tooLarge = (detail: string) => new WorkProblem(problem(413, "Too large", detail, [{ path: "", message: detail }]));

@@ -4,6 +4,7 @@ import { freshShop } from "@/core/shop/shop";
 import { toolsOf } from "@/core/shop/tools";
 import type { ActBrief } from "@/core/views/brief";
 import { briefOf } from "@/core/views/briefOf";
+import { saidOf, troubleOf } from "@/core/views/stands";
 import { type PieceFacts, type Worked, worked } from "@/core/views/worked";
 import type { TreatmentRecord } from "@/store/queries";
 import type { Air } from "./climate";
@@ -45,15 +46,23 @@ export function readRecord({ log }: TreatmentRecord): { readonly treatment: Trea
   }
 }
 
+/** How the logs of a piece are worked out in an air, at a time. */
+export const workingOut =
+  (record: Parameters<typeof pieceFacts>[0], air: Air, climate: CureInput["climate"], now: number) => (treatment: Treatment) => {
+    const found = worked(pieceFacts(record), treatment, air, climate, now);
+    return { brief: briefOf(treatment, found, now), ...(found ? { worked: found } : {}) };
+  };
+
 /** Work a record out in the shop's air. */
 export function workOutRecord(record: TreatmentRecord, air: Air, climate: CureInput["climate"], now: number): Read {
   const { treatment, trouble } = readRecord(record);
+  const work = workingOut(record, air, climate, now);
   try {
     if (trouble !== undefined) throw new Error(trouble);
-    const found = worked(pieceFacts(record), treatment, air, climate, now);
-    return { record, treatment, brief: briefOf(treatment, found, now), ...(found ? { worked: found } : {}) };
+    return { record, treatment, ...work(treatment) };
   } catch (error) {
-    const broken = `This record can’t be worked out: ${(error as Error).message}. Look at Survey and Match, and correct what is wrong.`;
-    return { record, treatment, brief: { ...briefOf(treatment, undefined, now), broken } };
+    const since = troubleOf(record.log, work);
+    const why = since ? saidOf(since) : `This record can’t be worked out: ${(error as Error).message}.`;
+    return { record, treatment, brief: { ...briefOf(treatment, undefined, now), broken: `${why} Correct that entry, or take it back.` } };
   }
 }

@@ -12,6 +12,9 @@ export type BraceKind = (typeof BRACE_KINDS)[number];
 export const BRACE_USES = ["looked-at", "handled", "played", "carried"] as const;
 export type BraceUse = (typeof BRACE_USES)[number];
 
+/** Lengths, counts and slopes of a brace by their names, each as large as a thing on a bench can be. */
+export const BraceSize = Type.Record(Type.String({ maxLength: 40 }), Type.Number({ minimum: 0, maximum: 10_000 }), { maxProperties: 40 });
+
 const Rectangle = strict({ width_mm: above0(5000), height_mm: above0(5000) });
 const Round = strict({ diameter_mm: above0(5000) });
 

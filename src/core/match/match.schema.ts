@@ -90,11 +90,14 @@ const ClassSchema = oneOf(CLASS_ROWS.map((row) => row.class) as ClassName[]);
 const Role = oneOf(ROLES);
 const Verdict = oneOf(["fits", "fits-if"] as const);
 
-/** Low and high; one figure stands twice. */
-const Range = Type.Unsafe<readonly [number, number]>(Type.Tuple([Type.Number(), Type.Number()]));
+/** Low and high, each within what its figure can be; one figure stands twice. */
+function range([minimum, maximum]: readonly [number, number]) {
+  const end = Type.Number({ minimum, maximum });
+  return Type.Unsafe<readonly [number, number]>(Type.Tuple([end, end]));
+}
 
 export const FiguresSchema = Type.Unsafe<Figures>(
-  strict(Object.fromEntries(FIGURE_ROWS.map(({ figure }) => [figure, Type.Optional(Range)]))),
+  strict(Object.fromEntries(FIGURE_ROWS.map(({ figure, limits }) => [figure, Type.Optional(range(limits))]))),
 );
 
 export const OwnProductSchema = strict({

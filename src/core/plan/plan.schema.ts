@@ -13,7 +13,7 @@ import {
   SUBSTRATES,
   type Substrate,
 } from "../catalogue";
-import { BRACE_KINDS } from "../join/brace.schema";
+import { BRACE_KINDS, BraceSize } from "../join/brace.schema";
 import { GradeInput } from "../level/ladder.schema";
 import { LinkByHand } from "../match/match.schema";
 import { PLACE_KINDS } from "../survey/place";
@@ -34,9 +34,7 @@ export const PlanDamage = strict({
   survey: SurveySchema,
   way: Type.Optional(text(60)),
   choose: Type.Optional(Type.Array(Choose, { maxItems: 60 })),
-  brace: Type.Optional(
-    strict({ kind: oneOf(BRACE_KINDS), size: Type.Optional(Type.Record(Type.String({ maxLength: 40 }), Type.Number())) }),
-  ),
+  brace: Type.Optional(strict({ kind: oneOf(BRACE_KINDS), size: Type.Optional(BraceSize) })),
 });
 
 /** What the plan looks at in the log: what was done, what was left out, what came again. */

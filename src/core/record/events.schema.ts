@@ -4,7 +4,7 @@ import { LabSchema } from "../colour/colour.schema";
 import { COLOUR_STATE_NAMES } from "../colour/states.data";
 import { SCHOOL_NAMES, TEXTURE_NAMES } from "../fill/schools.data";
 import { SPOT_NAMES } from "../fill/spots.data";
-import { BRACE_JOINTS, BRACE_KINDS } from "../join/brace.schema";
+import { BRACE_JOINTS, BRACE_KINDS, BraceSize } from "../join/brace.schema";
 import { GradeInput } from "../level/ladder.schema";
 import { ChainLink, OwnProductSchema } from "../match/match.schema";
 import { CLAMP_KINDS, MOST_CLAMPS } from "../ready/clamps.data";
@@ -137,7 +137,7 @@ export const EventBody = tagged("kind", [
     damage: damage(),
     joint: oneOf(BRACED),
     brace: oneOf(BRACE_KINDS),
-    size: Type.Record(Type.String({ maxLength: 40 }), Type.Number()),
+    size: BraceSize,
     /** The load and lever that it was judged by, as typed; without a load, handling. */
     judged_by: Type.Optional(strict({ load_N: Type.Optional(from0(20_000)), lever_mm: Type.Optional(from0(20_000)) })),
     reason: Type.Optional(text(2000)),

@@ -4,6 +4,8 @@ import type { GradeInput } from "../level/ladder.schema";
 import type { Operation } from "../plan/plan.schema";
 import type { EventBody, EventKind } from "../record/events.schema";
 import type { Treatment } from "../record/treatment";
+import { DAMAGE_LABELS } from "../survey/measures.data";
+import { wayRow } from "../survey/ways";
 import { inSentence, present } from "../units";
 import { actsOf, brief } from "./acts";
 import type { Worked } from "./worked";
@@ -18,7 +20,10 @@ export interface Asked {
   readonly past?: boolean;
 }
 
-type Check<K extends EventKind> = (asked: Asked, body: Extract<EventBody, { kind: K }>) => string | undefined;
+/** Why not, in one sentence; with the field that it is said of where it is one field's. */
+export type Refusal = string | { readonly path: string; readonly message: string };
+
+type Check<K extends EventKind> = (asked: Asked, body: Extract<EventBody, { kind: K }>) => Refusal | undefined;
 
 const needsSurvey = ({ treatment }: Asked) => (treatment.damages.length > 0 ? undefined : "Survey the damage first.");
 const needsPlan = ({ treatment, worked }: Asked) =>
@@ -26,6 +31,13 @@ const needsPlan = ({ treatment, worked }: Asked) =>
 
 /** What must be true before an entry may stand in the log; a kind that is missing is always admitted. */
 const CHECKS: { readonly [K in EventKind]?: Check<K> } = {
+  surveyed: (_, { survey: { damage }, way }) =>
+    way && !wayRow(damage.kind, way.way)
+      ? {
+          path: "/body/way/way",
+          message: `“${way.way}” is no way to meet ${inSentence(DAMAGE_LABELS[damage.kind])}: choose one of Survey’s.`,
+        }
+      : undefined,
   matched: ({ treatment }, { damage = "d1" }) =>
     treatment.damages.some(({ id }) => id === damage) ? undefined : "Survey the damage first.",
   done: admitDone,
@@ -111,11 +123,11 @@ function standsAfter({ repair, marks }: Worked, { after, starts }: Operation, at
 const AFTER_CLOSE: readonly EventKind[] = ["reopened", "noted", "withdrawn", "closed"];
 
 /** Why this entry can't stand in the log, in one sentence; undefined when it can. */
-export function admit(asked: Asked, body: EventBody): string | undefined {
+export function admit(asked: Asked, body: EventBody): Refusal | undefined {
   if (asked.treatment.closed && !AFTER_CLOSE.includes(body.kind)) return "This treatment is closed. Reopen it at Close, with a reason.";
   return checkOf(asked, body);
 }
 
-function checkOf<K extends EventKind>(asked: Asked, body: Extract<EventBody, { kind: K }>): string | undefined {
+function checkOf<K extends EventKind>(asked: Asked, body: Extract<EventBody, { kind: K }>): Refusal | undefined {
   return (CHECKS[body.kind as K] as Check<K> | undefined)?.(asked, body);
 }

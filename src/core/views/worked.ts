@@ -13,6 +13,7 @@ import { type Repair, repairOf } from "../plan/repair";
 import type { BodyOf } from "../record/events.schema";
 import { type DamageRecord, type Entry, type Mark, materialTaken, stationOfOp, type Treatment } from "../record/treatment";
 import { present } from "../units";
+import { finiteRepair } from "./finite";
 
 /** What the plan must know of the piece. */
 export interface PieceFacts {
@@ -74,7 +75,7 @@ export function damageInput(piece: PieceFacts, damage: DamageRecord): DamageInpu
 
 const fillPlan = ({ kind: _kind, damage: _damage, ...set }: BodyOf<"fill-set">): FillPlan => set;
 
-/** The repair as far as damages are settled; undefined where none is. */
+/** The repair as far as damages are settled; undefined where none is. @throws {RangeError} where it can't be planned, or comes to no number */
 export function worked(
   piece: PieceFacts,
   treatment: Treatment,
@@ -119,7 +120,7 @@ export function worked(
         body: { kind: "done", op, hands_min: dry_run.body.minutes },
       });
   if (treatment.closed) marks.found.set(SIGN, signed(treatment.closed));
-  const repair = repairOf({ ...input, marks: opMarks(marks.found) });
+  const repair = finiteRepair(repairOf({ ...input, marks: opMarks(marks.found) }));
   const known = new Set(repair.operations.map(({ id }) => id));
   const gone = [...marks.found].flatMap(([id, { body }]) => (known.has(id) || !body.words ? [] : [noLongerPlanned(id, body.words)]));
   return {

@@ -64,7 +64,7 @@ export function StationFrame({
         <div className="station-body">
           {head.broken && (
             <Sign name="never" className="pb-2" wrap>
-              The plan can’t be worked out: {head.broken} Nothing on record is lost; correct the survey or the materials.
+              {head.broken} Nothing on record is lost.
             </Sign>
           )}
           {children}
