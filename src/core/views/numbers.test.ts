@@ -11,6 +11,7 @@ import { closingView } from "./closing";
 import { coatSchemes, colourCoats } from "./coats";
 import { cutsOf } from "./cut";
 import { filmBudgetsOf } from "./filmBudget";
+import { finiteRepair } from "./finite";
 import { levellingsOf } from "./levelling";
 import { needsOf } from "./needs";
 import { operationViews } from "./operationView";
@@ -112,19 +113,15 @@ test("whatever is surveyed and done, every page tells it in numbers", () => {
   expect(looked).toBeGreaterThan(20);
 });
 
-test("a brace of strange figures is refused with the figure that is none, and nothing of it reaches a page", () => {
-  const survey: Survey = { damage: { kind: "break-across", width_mm: 32, height_mm: 22, load_N: 60, lever_mm: 180 }, service: {} };
-  const part = { id: "p", substrate: "hardwood", finish: "none" } as const;
-  const log = [
-    line({ kind: "surveyed", survey, way: { way: "brace", reason: "it carries" } }, 1),
-    line({ kind: "matched", stance: "service", chain: [{ role: "brace", class: "wood-dowel" }] } as EventBody, 2),
-    line({ kind: "braced", joint: "break-across", brace: "dowel", size: { wishes: 3 } }, 3),
-  ];
-  const piece = { kind: "other", part: "p", parts: [part] } as const;
-  const words = (upTo: number) => {
-    const found = worked(piece, readLog(log.slice(0, upTo)), AIR, { constant_C: 18 }, AT);
-    return found?.repair.operations.map(({ text }) => text).join(" ") ?? "";
-  };
-  expect(words(2)).not.toMatch(/NaN|Infinity/);
-  expect(() => words(3)).toThrow(/comes to no number/);
+test("one figure that is none is told with its step, and goes no further", () => {
+  const chip: Survey = { damage: { kind: "chip", length_mm: 34, depth_mm: 11, thickness_mm: 6 }, service: {} };
+  const repair = walked({ survey: chip, substrate: "stoneware", acts: 0, start: 1 })?.found.repair;
+  const [first, ...rest] = repair?.operations ?? [];
+  if (!repair || !first) throw new Error("nothing is planned");
+  expect(finiteRepair(repair)).toBe(repair);
+  const named = (over: Partial<typeof first>) => () => finiteRepair({ ...repair, operations: [{ ...first, ...over }, ...rest] });
+  expect(named({ mass_g: Number.NaN })).toThrow(`“${first.text}” comes to no number (mass_g)`);
+  expect(named({ hands_min: [1, Number.POSITIVE_INFINITY] })).toThrow("(hands_min)");
+  expect(named({ text: "Drill Ø NaN mm" })).toThrow("“Drill Ø NaN mm” comes to no number (words)");
+  expect(() => finiteRepair({ ...repair, elapsed_min: [0, Number.NaN] })).toThrow("the repair comes to no number (elapsed_min)");
 });
