@@ -13,9 +13,9 @@ const tsx = path.join(ROOT, "node_modules", ".bin", "tsx");
 try {
   run(tsx, ["bin/prepare.ts"], { cwd: ROOT });
   run(tsx, ["bin/archive.ts", ...process.argv.slice(2)], { cwd: ROOT });
-} catch {
+} catch (error) {
   // what went wrong was said by the one that was run
-  process.exitCode = 1;
+  process.exitCode = error.status ?? 1;
 } finally {
   cluster?.stop();
 }

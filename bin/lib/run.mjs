@@ -4,7 +4,7 @@ import { spawn, spawnSync } from "node:child_process";
 export function run(command, args, options = {}) {
   const { status, error } = spawnSync(command, args, { stdio: "inherit", ...options });
   if (error) throw error;
-  if (status !== 0) throw new Error(`${command} ${args.join(" ")} ended with ${status}`);
+  if (status !== 0) throw Object.assign(new Error(`${command} ${args.join(" ")} ended with ${status}`), { status });
 }
 
 /** Run a command quietly; its output is in the answer. */

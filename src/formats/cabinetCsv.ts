@@ -108,7 +108,6 @@ function readLine(row: Row, line: number): { line?: CabinetLine; errors: LineErr
   const left_g = number(row.left_g, "left_g", fail) ?? size_g;
   const price_eur = number(row.price_eur, "price_eur", fail);
   if (size_g <= 0) fail("size_g", "Enter the grams that were in it when it was full.");
-  if (left_g > size_g * 1.5) fail("left_g", "More is left than was ever in it.");
   const dates = { opened: date(row.opened, "opened", fail), expires: date(row.expires, "expires", fail) };
   const figures = readFigures(row, material, fail);
   if (errors.length > 0 || !material) return { errors };

@@ -30,6 +30,14 @@ export function inspectPhotograph(bytes: Buffer): Promise<Inspection> {
   return inspected;
 }
 
+/** Whether bytes are a picture of the kind that they are said to be; nothing is decoded. */
+export async function isPicture(bytes: Buffer, mime: string): Promise<boolean> {
+  const found = await sharp(bytes, { limitInputPixels: MAX_PIXELS })
+    .metadata()
+    .catch(() => undefined);
+  return found !== undefined && MIME[found.format ?? ""] === mime;
+}
+
 async function inspect(bytes: Buffer): Promise<Inspection> {
   if (bytes.length === 0) return { ok: false, message: "The file is empty. Take the photograph again." };
   if (bytes.length > PHOTOGRAPH_MAX_BYTES)

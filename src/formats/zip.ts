@@ -1,4 +1,5 @@
 import { createWriteStream } from "node:fs";
+import { createInterface } from "node:readline";
 import { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import yauzl from "yauzl";
@@ -22,13 +23,30 @@ export class ZipWriter {
     this.zip.addBuffer(Buffer.from(content), name);
   }
 
+  /** Text that is known only when its turn has come. */
+  later(name: string, content: () => string): void {
+    this.stream(name, true, async () => Readable.from([content()]));
+  }
+
+  /** Lines that are fetched while they are written. */
+  lines(name: string, fetch: () => AsyncIterable<string>): void {
+    this.stream(name, true, async () => Readable.from(ended(fetch())));
+  }
+
   /** Pictures are packed already: they are stored as they are. */
   picture(name: string, fetch: () => Promise<Buffer>): void {
-    this.zip.addReadStreamLazy(name, { compress: false }, (give) => {
-      fetch().then(
-        (bytes) => give(null, Readable.from([bytes])),
+    this.stream(name, false, async () => Readable.from([await fetch()]));
+  }
+
+  private stream(name: string, compress: boolean, open: () => Promise<Readable>): void {
+    const fail = (error: Error) => {
+      this.failed ??= error;
+    };
+    this.zip.addReadStreamLazy(name, { compress }, (give) => {
+      open().then(
+        (content) => give(null, content.on("error", fail)),
         (error: Error) => {
-          this.failed ??= error;
+          fail(error);
           give(error, Readable.from([]));
         },
       );
@@ -43,6 +61,10 @@ export class ZipWriter {
     await this.written;
     if (this.failed) throw this.failed;
   }
+}
+
+async function* ended(lines: AsyncIterable<string>): AsyncGenerator<string> {
+  for await (const line of lines) yield `${line}\n`;
 }
 
 /** Reads entries of a zip by their names, one at a time. */
@@ -81,6 +103,13 @@ export class ZipReader {
     const chunks: Buffer[] = [];
     for await (const chunk of await this.stream(entry)) chunks.push(chunk as Buffer);
     return Buffer.concat(chunks);
+  }
+
+  /** The lines of an entry, one after the other; none where there is no such entry. */
+  async *lines(name: string): AsyncGenerator<string> {
+    const entry = this.entries.get(name);
+    if (!entry) return;
+    for await (const line of createInterface({ input: await this.stream(entry), crlfDelay: Infinity })) if (line !== "") yield line;
   }
 
   close(): void {

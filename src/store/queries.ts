@@ -232,14 +232,6 @@ export async function treatmentsOfPiece(em: Em, pieceId: string): Promise<Treatm
   return treatments(em, "and p.id = ? order by t.created_at desc", [pieceId]);
 }
 
-/** Every treatment that is here, open or closed, oldest first. */
-export async function allTreatmentIds(em: Em): Promise<string[]> {
-  const rows = await em.execute<{ id: string }[]>(
-    `select t.id from treatment t where t.deleted_at is null and ${NOT_REMOVED} order by t.created_at, t.id`,
-  );
-  return rows.map(({ id }) => id);
-}
-
 /** Photographs without their bytes, oldest first. */
 export async function photographsOf(em: Em, treatmentId: string): Promise<PhotographRecord[]> {
   return em.execute(

@@ -1,71 +1,65 @@
-import { check } from "@/core/problem";
-import type { Shop } from "@/core/shop/shop.schema";
-import { ARCHIVE_FORMAT, ARCHIVE_VERSION, ArchivePhotographs, Manifest, nameOf } from "@/formats/archive.schema";
-import { PHOTOGRAPH_MAX_BYTES, sha256 } from "@/formats/photograph";
+import { IsolationLevel } from "@mikro-orm/core";
+import { ARCHIVE_FORMAT, ARCHIVE_VERSION, Manifest, type ManifestFirst, nameOf } from "@/formats/archive.schema";
+import { isPicture, PHOTOGRAPH_MAX_BYTES, sha256 } from "@/formats/photograph";
 import { ZipReader, ZipWriter } from "@/formats/zip";
-import { em as openEm } from "@/store/orm";
-import { allTreatmentIds, type PhotographRecord, photographBytes, photographsOf } from "@/store/queries";
-import { exportCabinet, importCabinet } from "./cabinet";
-import { exportDossier, importDossier } from "./dossiers";
-import { addPhotograph } from "./photographs";
-import { invalid, WorkProblem } from "./problems";
-import { saveShop, shop } from "./shop";
+import { type Em, em as openEm } from "@/store/orm";
+import {
+  type Brought,
+  beginBringing,
+  putPhotograph,
+  putRows,
+  storedPhotograph,
+  storedPhotographs,
+  TABLES,
+  type TableRow,
+  tableLines,
+} from "@/store/tables";
+import { restoreFirst } from "./archiveFirst";
+import { type Archived, json } from "./archiveRead";
+import { invalid } from "./problems";
 
-/** What went out, or came in. */
-export interface Archived {
-  readonly treatments: number;
-  readonly photographs: number;
-  /** Here already, and left as they are. */
-  readonly known: number;
-}
-
-/** Text of one entry of the archive at most, bytes. */
-const TEXT_MAX_BYTES = 64 * 1024 * 1024;
-const ENDINGS: Readonly<Record<string, string>> = { "image/jpeg": "jpg", "image/png": "png", "image/webp": "webp" };
-
-/** Write the whole shop into a zip: every treatment, photograph and jar. One treatment and one picture are held at a time. */
-export async function archiveTo(file: string, now: Date): Promise<Archived> {
-  const em = await openEm();
-  const zip = new ZipWriter(file);
-  const ids = await allTreatmentIds(em);
-  let photographs = 0;
-  for (const id of ids) {
-    zip.text(nameOf.dossier(id), JSON.stringify(await exportDossier(id, now, { pictures: false }), null, 1));
-    const pictures = await photographsOf(em, id);
-    photographs += pictures.length;
-    zip.text(nameOf.photographs(id), JSON.stringify(pictures.map(listed), null, 1));
-    for (const picture of pictures)
-      zip.picture(fileOf(picture), async () => (await photographBytes(await openEm(), picture.id, false))?.bytes ?? Buffer.alloc(0));
-  }
-  zip.text(nameOf.cabinet, await exportCabinet());
-  const { version, ...kept } = await shop();
-  const manifest: Manifest = {
-    format: ARCHIVE_FORMAT,
-    version: ARCHIVE_VERSION,
-    exported_at: now.toISOString(),
-    ...(version > 0 ? { shop: kept } : {}),
-    treatments: ids.length,
-    photographs,
-  };
-  zip.text(nameOf.manifest, JSON.stringify(manifest, null, 1));
-  await zip.end();
-  return { treatments: ids.length, photographs, known: 0 };
-}
-
-const fileOf = ({ id, mime }: Pick<PhotographRecord, "id" | "mime">) => `photographs/${id}.${ENDINGS[mime] ?? "jpg"}`;
-
-const listed = ({ id, taken_at, moment, caption, mime, sha256: sum }: PhotographRecord) => ({
-  id,
-  taken_at: new Date(taken_at).toISOString(),
-  moment,
-  caption,
-  mime,
-  sha256: sum,
-  file: fileOf({ id, mime }),
-});
+/** So many rows are brought in at once. */
+const AT_ONCE = 500;
 
 /**
- * Bring a shop in from its zip. What is here already stays as it is, so that one that was broken off is simply done again.
+ * Write the whole shop into a zip: every row of every table as a line of JSON, every photograph as a file; all as it stands at one moment.
+ * A few rows and one picture are held at a time.
+ */
+export async function archiveTo(file: string, now: Date): Promise<Archived> {
+  const em = await openEm();
+  return em.transactional(
+    async (tx) => {
+      const zip = new ZipWriter(file);
+      const rows: Record<string, number> = {};
+      for (const table of TABLES) zip.lines(nameOf.table(table.table), () => counted(tx, table, rows));
+      const pictures = await storedPhotographs(tx);
+      for (const { id, mime } of pictures) {
+        zip.picture(nameOf.picture(id, mime), async () => (await storedPhotograph(tx, id))?.bytes ?? Buffer.alloc(0));
+        zip.picture(nameOf.thumbnail(id), async () => (await storedPhotograph(tx, id))?.thumbnail ?? Buffer.alloc(0));
+      }
+      // it tells how many rows there are: they are known once they are written
+      zip.later(nameOf.manifest, () => {
+        const manifest: Manifest = { format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, exported_at: now.toISOString(), rows };
+        return JSON.stringify(manifest, null, 1);
+      });
+      await zip.end();
+      return { treatments: rows.treatment ?? 0, photographs: pictures.length, known: 0, left_out: [] };
+    },
+    { isolationLevel: IsolationLevel.REPEATABLE_READ, readOnly: true },
+  );
+}
+
+async function* counted(tx: Em, table: TableRow, rows: Record<string, number>): AsyncGenerator<string> {
+  rows[table.table] = 0;
+  for await (const line of tableLines(tx, table)) {
+    rows[table.table] = (rows[table.table] ?? 0) + 1;
+    yield line;
+  }
+}
+
+/**
+ * Bring a shop in from its zip, all of its rows or none, then its photographs. What is here already stays as it is, so that one that was
+ * broken off is simply done again; what can't come in is told.
  * @throws {WorkProblem} 422 when the file is no such archive, or damaged
  */
 export async function restoreFrom(file: string, now: Date): Promise<Archived> {
@@ -73,65 +67,77 @@ export async function restoreFrom(file: string, now: Date): Promise<Archived> {
     throw invalid([{ path: "", message: error.message }], "This file is no zip that can be read.");
   });
   try {
-    const manifest = await json<Manifest>(zip, nameOf.manifest, Manifest);
-    const ids = zip.names.flatMap((name) => /^treatments\/([0-9a-f-]{36})\.dossier\.json$/.exec(name)?.[1] ?? []);
-    if (ids.length < manifest.treatments)
-      throw invalid([{ path: "/treatments", message: "are not all there" }], "The archive is cut short.");
-    const counts = { treatments: 0, photographs: 0, known: 0 };
-    for (const id of ids) {
-      const came = await treatmentIn(zip, id);
-      counts[came ? "treatments" : "known"] += 1;
-      // one that was broken off is here without its pictures
-      const pictures = await photographsIn(zip, id);
-      if (came) counts.photographs += pictures;
-    }
-    const cabinet = await zip.bytes(nameOf.cabinet, TEXT_MAX_BYTES);
-    if (cabinet && cabinet.toString("utf8").trim().split("\n").length > 1) await importCabinet(cabinet.toString("utf8"), true, now);
-    if (manifest.shop) await shopIn(manifest.shop);
-    return counts;
+    const manifest = await json<Manifest | ManifestFirst>(zip, nameOf.manifest, Manifest);
+    return "rows" in manifest ? await restoreRows(zip, manifest) : await restoreFirst(zip, manifest, now);
+  } catch (error) {
+    if (error instanceof RangeError) throw invalid([{ path: "", message: error.message }], `The archive is damaged: ${error.message}.`);
+    throw error;
   } finally {
     zip.close();
   }
 }
 
-/** True when it came in; false when it was here already. */
-async function treatmentIn(zip: ZipReader, id: string): Promise<boolean> {
-  try {
-    await importDossier(await json(zip, nameOf.dossier(id)));
-    return true;
-  } catch (error) {
-    if (error instanceof WorkProblem && error.problem.status === 409) return false;
-    throw error;
-  }
+async function restoreRows(zip: ZipReader, { rows }: Manifest): Promise<Archived> {
+  const em = await openEm();
+  const brought = await em.transactional(async (tx) => {
+    await beginBringing(tx);
+    const found: Array<readonly [TableRow, Brought]> = [];
+    for (const table of TABLES.filter(({ bytes }) => !bytes)) found.push([table, await tableIn(tx, zip, table, rows[table.table] ?? 0)]);
+    return found;
+  });
+  const pictures = await photographsIn(zip, rows.photograph ?? 0);
+  const of = (name: string) => brought.find(([{ table }]) => table === name)?.[1];
+  const left_out = brought
+    .filter(([, { left_out }]) => left_out > 0)
+    .map(([{ table }, { left_out }]) => ({ what: `${left_out} of ${table.replaceAll("_", " ")}`, because: OTHERWISE }));
+  return {
+    treatments: of("treatment")?.came ?? 0,
+    photographs: pictures.came,
+    known: of("treatment")?.known ?? 0,
+    left_out: [...left_out, ...pictures.left_out],
+  };
 }
 
-async function photographsIn(zip: ZipReader, id: string): Promise<number> {
-  const pictures = await json<ArchivePhotographs>(zip, nameOf.photographs(id), ArchivePhotographs);
-  for (const { id: picture, taken_at, moment, caption, sha256: sum, file } of pictures) {
-    const bytes = await zip.bytes(file, PHOTOGRAPH_MAX_BYTES);
-    if (!bytes || sha256(bytes) !== sum)
-      throw invalid([{ path: `/${file}`, message: "is missing or damaged" }], `The archive’s ${file} is missing or damaged.`);
-    await addPhotograph(id, { id: picture, moment, caption, bytes }, new Date(taken_at));
+const OTHERWISE = "what is here under its name or mark is another: it stays as it is";
+
+async function tableIn(tx: Em, zip: ZipReader, table: TableRow, expected: number): Promise<Brought> {
+  const sum = { came: 0, known: 0, left_out: 0 };
+  const name = nameOf.table(table.table);
+  let waiting: string[] = [];
+  const put = async () => {
+    if (waiting.length === 0) return;
+    const { came, known, left_out } = await putRows(tx, table, waiting);
+    Object.assign(sum, { came: sum.came + came, known: sum.known + known, left_out: sum.left_out + left_out });
+    waiting = [];
+  };
+  for await (const line of zip.lines(name)) {
+    waiting.push(line);
+    if (waiting.length >= AT_ONCE) await put();
   }
-  return pictures.length;
+  await put();
+  if (sum.came + sum.known + sum.left_out < expected)
+    throw invalid([{ path: `/${name}`, message: "is cut short" }], `The archive’s ${name} is cut short.`);
+  return sum;
 }
 
-/** The shop comes in where nobody has written one yet. */
-async function shopIn(kept: Partial<Shop>): Promise<void> {
-  const here = await shop();
-  if (here.version === 0) await saveShop({ ...here, ...kept });
-}
-
-async function json<T>(zip: ZipReader, name: string, schema?: Parameters<typeof check>[0]): Promise<T> {
-  const bytes = await zip.bytes(name, TEXT_MAX_BYTES);
-  if (!bytes) throw invalid([{ path: `/${name}`, message: "is missing" }], `The archive has no ${name}.`);
-  let value: unknown;
-  try {
-    value = JSON.parse(bytes.toString("utf8"));
-  } catch {
-    throw invalid([{ path: `/${name}`, message: "is not JSON" }], `The archive’s ${name} is damaged.`);
+/** Each in a transaction of its own; one that is damaged is told, and the others come in. */
+async function photographsIn(zip: ZipReader, expected: number): Promise<Pick<Archived, "left_out"> & { readonly came: number }> {
+  const left_out: Array<Archived["left_out"][number]> = [];
+  let [came, seen] = [0, 0];
+  for await (const line of zip.lines(nameOf.table("photograph"))) {
+    seen += 1;
+    const { id, mime, sha256: sum } = JSON.parse(line) as { id: string; mime: string; sha256: string };
+    const file = nameOf.picture(id, mime);
+    const [bytes, thumbnail] = [await zip.bytes(file, PHOTOGRAPH_MAX_BYTES), await zip.bytes(nameOf.thumbnail(id), PHOTOGRAPH_MAX_BYTES)];
+    if (!bytes || !thumbnail || sha256(bytes) !== sum || !(await isPicture(bytes, mime)) || !(await isPicture(thumbnail, "image/jpeg"))) {
+      left_out.push({ what: file, because: "it is missing or damaged" });
+      continue;
+    }
+    const em = await openEm();
+    const one = await em.transactional((tx) => putPhotograph(tx, line, bytes, thumbnail));
+    came += one.came;
+    if (one.left_out > 0) left_out.push({ what: file, because: "its treatment is not here" });
   }
-  const errors = schema ? check(schema, value) : [];
-  if (errors.length > 0) throw invalid(errors, `The archive’s ${name} is damaged, or of another version.`);
-  return value as T;
+  if (seen < expected) throw invalid([{ path: "/photographs", message: "are not all there" }], "The archive is cut short.");
+  return { came, left_out };
 }
