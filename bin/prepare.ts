@@ -7,6 +7,7 @@ import { closeStore, em } from "../src/store/orm";
 import { isEmpty } from "../src/store/queries";
 import { importCabinet } from "../src/work/cabinet";
 import { importDossier } from "../src/work/dossiers";
+import { bareAll } from "../src/work/photographs";
 
 const DEMO = path.resolve(process.cwd(), "demo");
 
@@ -19,6 +20,8 @@ async function main(): Promise<void> {
     await orm.getMigrator().up();
     if (process.argv.includes("--demo") && (await isEmpty(await em()))) await loadDemo();
   });
+  const bared = await bareAll();
+  if (bared > 0) console.log(`${bared} photographs were taken down to what shows them: where they were taken is no longer in them.`);
   await orm.close(true);
   await closeStore();
 }

@@ -1,7 +1,7 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { ShopSchema } from "@/core/shop/shop.schema";
 import { instant, strict } from "@/core/units/schema";
-import { DossierPhotograph } from "./dossier.schema";
+import { FiledPhotograph } from "./dossier.schema";
 
 /** The name and the newest version of the archive of a whole shop. */
 export const ARCHIVE_FORMAT = "wanderjahr-shop";
@@ -36,16 +36,8 @@ export type ManifestFirst = Static<typeof First>;
 export const Manifest = Type.Union([ManifestNow, First]);
 export type Manifest = Static<typeof ManifestNow>;
 
-/** What is said of a picture; `file` is where it lies in the zip. */
-export const ArchivePhotographs = Type.Array(
-  Type.Composite(
-    [Type.Omit(DossierPhotograph, ["data"]), strict({ file: Type.String({ pattern: "^photographs/[0-9a-f-]{36}\\.(jpg|png|webp)$" }) })],
-    {
-      additionalProperties: false,
-    },
-  ),
-  { maxItems: 10_000 },
-);
+/** What the first version says of the pictures of a treatment. */
+export const ArchivePhotographs = Type.Array(FiledPhotograph, { maxItems: 10_000 });
 export type ArchivePhotographs = Static<typeof ArchivePhotographs>;
 
 const ENDINGS: Readonly<Record<string, string>> = { "image/jpeg": "jpg", "image/png": "png", "image/webp": "webp" };

@@ -1,13 +1,19 @@
+import type { TSchema } from "@sinclair/typebox";
 import { check, type FieldError } from "@/core/problem";
 import { type StoredEntry, upcast } from "@/core/record/upcast";
-import { DOSSIER_FORMAT, DOSSIER_VERSION, Dossier } from "./dossier.schema";
+import { type AnyDossier, DOSSIER_FORMAT, DOSSIER_VERSION, Dossier, FiledDossier } from "./dossier.schema";
 
-export type ReadDossier =
-  | { readonly ok: true; readonly dossier: Dossier }
+export type ReadDossier<D = Dossier> =
+  | { readonly ok: true; readonly dossier: D }
   | { readonly ok: false; readonly detail: string; readonly errors: readonly FieldError[] };
 
 /** Read a dossier from anything: its schema, and what a schema can't say (the log in order, the part known). */
-export function readDossier(value: unknown): ReadDossier {
+export const readDossier = (value: unknown): ReadDossier => read<Dossier>(value, Dossier);
+
+/** The same of a dossier whose photographs lie beside it. */
+export const readFiledDossier = (value: unknown): ReadDossier<FiledDossier> => read<FiledDossier>(value, FiledDossier);
+
+function read<D extends AnyDossier>(value: unknown, schema: TSchema): ReadDossier<D> {
   const { format, version } = (value ?? {}) as { format?: unknown; version?: unknown };
   if (format !== DOSSIER_FORMAT) return refuse("This file is not a Wanderjahr dossier.", "/format", `must be ${DOSSIER_FORMAT}`);
   if (!READABLE.includes(version as number))
@@ -17,9 +23,9 @@ export function readDossier(value: unknown): ReadDossier {
       `must be ${DOSSIER_VERSION}`,
     );
   const brought = broughtForward(value);
-  const errors = check(Dossier, brought);
+  const errors = check(schema, brought);
   if (errors.length > 0) return { ok: false, detail: "The dossier is damaged or was edited by hand.", errors };
-  const dossier = brought as Dossier;
+  const dossier = brought as D;
   const wrong = inconsistencies(dossier);
   return wrong.length > 0 ? { ok: false, detail: "The dossier contradicts itself.", errors: wrong } : { ok: true, dossier };
 }
@@ -40,11 +46,11 @@ function isStored(entry: unknown): entry is StoredEntry {
   return typeof body === "object" && body !== null && typeof (body as { kind?: unknown }).kind === "string";
 }
 
-function refuse(detail: string, path: string, message: string): ReadDossier {
+function refuse(detail: string, path: string, message: string): Extract<ReadDossier, { ok: false }> {
   return { ok: false, detail, errors: [{ path, message }] };
 }
 
-function inconsistencies({ piece, treatment }: Dossier): FieldError[] {
+function inconsistencies({ piece, treatment }: AnyDossier): FieldError[] {
   const errors: FieldError[] = [];
   const ids = treatment.log.map(({ id }) => id);
   if (!piece.parts.some(({ id }) => id === treatment.part)) errors.push({ path: "/treatment/part", message: "is not a part of the piece" });
@@ -76,7 +82,7 @@ export function shiftDossier(dossier: Dossier, ms: number): Dossier {
 }
 
 /** The same dossier under new ids, so that it can stand beside the one it was made from. */
-export function copyDossier(dossier: Dossier, newId: () => string): Dossier {
+export function copyDossier<D extends AnyDossier>(dossier: D, newId: () => string): D {
   const ids = new Map<string, string>();
   const fresh = (id: string) => {
     const known = ids.get(id) ?? newId();

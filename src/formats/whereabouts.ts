@@ -1,106 +1,215 @@
 import { crc32 } from "node:zlib";
 
-/** Part of a file: from, and up to. */
-interface Span {
-  readonly from: number;
-  readonly to: number;
-}
-interface Found {
-  /** EXIF as TIFF. */
-  readonly exif: Span[];
-  /** XMP packets. */
-  readonly xmp: Span[];
-  /** Chunks with a checksum after them: PNG. */
-  readonly summed: Span[];
-}
-
 /**
- * The same picture without where it was taken: the GPS directory of its EXIF emptied, its XMP blanked, every other byte as it was. JPEG
- * (CIPA DC-008, ISO 10918-1), PNG (W3C, eXIf) and WebP (RIFF containers).
+ * The same picture with nothing but what it takes to show it: the way up, its colour profile and the picture itself, bit for bit. Places,
+ * names, comments, thumbnails and whatever lies behind the picture are not taken over. JPEG (ISO 10918-1, CIPA DC-008), PNG (W3C) and WebP
+ * (RFC 9649); told apart and walked by their structure, so that what stands in an unusual place is not overlooked. Bare already, it stays
+ * as it is.
  */
 export function withoutWhereabouts(bytes: Buffer): Buffer {
-  const clean = Buffer.from(bytes);
-  const { exif, xmp, summed } = metadataOf(clean);
-  for (const span of exif) emptyGps(clean.subarray(span.from, span.to));
-  for (const { from, to } of xmp) clean.fill(0x20, from, to);
-  for (const { from, to } of summed) if (to + 4 <= clean.length) clean.writeUInt32BE(crc32(clean.subarray(from, to)), to);
-  return clean;
-}
-
-function metadataOf(bytes: Buffer): Found {
-  const found: Found = { exif: [], xmp: [], summed: [] };
-  if (bytes.readUInt16BE(0) === 0xffd8) jpeg(bytes, found);
-  else if (bytes.toString("latin1", 1, 4) === "PNG") png(bytes, found);
-  else if (bytes.toString("latin1", 8, 12) === "WEBP") webp(bytes, found);
-  return found;
+  if (bytes.length > 2 && bytes.readUInt16BE(0) === 0xffd8) return bareJpeg(bytes);
+  if (bytes.toString("latin1", 1, 4) === "PNG") return barePng(bytes);
+  if (bytes.toString("latin1", 8, 12) === "WEBP") return bareWebp(bytes);
+  return bytes;
 }
 
 const EXIF_HEAD = "Exif\0\0";
-const XMP_HEAD = "http://ns.adobe.com/xap/1.0/\0";
+const latin = (text: string) => Buffer.from(text, "latin1");
 
-function jpeg(bytes: Buffer, found: Found): void {
-  for (let at = 2; at + 4 < bytes.length && bytes[at] === 0xff && bytes[at + 1] !== 0xda; ) {
-    const [from, to] = [at + 4, at + 2 + bytes.readUInt16BE(at + 2)];
-    if (bytes[at + 1] === 0xe1) headed(bytes, { from, to }, found);
-    at = to;
+// JPEG
+
+const SOI = latin("\xff\xd8");
+const EOI = 0xd9;
+const SOS = 0xda;
+/** Frames, tables and restarts: what a decoder reads. The rest of 0xC0 to 0xDF are of their kind or stand alone. */
+const isPicture = (marker: number) => marker >= 0xc0 && marker <= 0xdf;
+const standsAlone = (marker: number) => marker === 0x01 || (marker >= 0xd0 && marker <= 0xd7);
+
+function bareJpeg(bytes: Buffer): Buffer {
+  const kept: Buffer[] = [];
+  let orientation = 1;
+  for (const { marker, whole, body } of segments(bytes)) {
+    if (marker === 0xe1 && startsWith(body, EXIF_HEAD)) orientation = orientationOf(body.subarray(EXIF_HEAD.length)) ?? orientation;
+    const own = isPicture(marker) ? whole : ownSegment(marker, body);
+    if (own) kept.push(own);
+  }
+  // the head of the file form comes before everything else
+  const first = kept[0]?.[1] === 0xe0 ? 1 : 0;
+  return Buffer.concat([SOI, ...kept.slice(0, first), ...exifSegment(orientation), ...kept.slice(first), Buffer.from([0xff, EOI])]);
+}
+
+/** A piece of a JPEG with its marker; of a scan the coded data too. */
+interface Segment {
+  readonly marker: number;
+  readonly whole: Buffer;
+  readonly body: Buffer;
+}
+
+/** From the first to the end of the first picture; any number of fill bytes may stand before a marker. */
+function* segments(bytes: Buffer): Generator<Segment> {
+  for (let at = markerFrom(bytes, 2); at !== undefined; ) {
+    const marker = bytes[at + 1] ?? EOI;
+    if (marker === EOI) return;
+    const length = standsAlone(marker) || at + 4 > bytes.length ? 0 : bytes.readUInt16BE(at + 2);
+    const end = Math.min(bytes.length, at + 2 + length);
+    const last: number = marker === SOS ? endOfScan(bytes, end) : end;
+    yield { marker, whole: bytes.subarray(at, last), body: bytes.subarray(at + 4, end) };
+    at = markerFrom(bytes, last);
   }
 }
 
-/** A segment that says what it is in its first bytes. */
-function headed(bytes: Buffer, { from, to }: Span, { exif, xmp }: Found): void {
-  const head = bytes.toString("latin1", from, from + XMP_HEAD.length);
-  if (head.startsWith(EXIF_HEAD)) exif.push({ from: from + EXIF_HEAD.length, to });
-  if (head === XMP_HEAD) xmp.push({ from: from + XMP_HEAD.length, to });
+function markerFrom(bytes: Buffer, from: number): number | undefined {
+  let at = bytes.indexOf(0xff, from);
+  while (at >= 0 && bytes[at + 1] === 0xff) at += 1;
+  return at < 0 ? undefined : at;
 }
 
-const XMP_KEYWORD = "XML:com.adobe.xmp\0";
-/** A private chunk that every reader passes over: lower, lower, upper, lower (W3C PNG, 5.4). */
-const NOTHING = "nuLl";
+const startsWith = (body: Buffer, head: string) => body.toString("latin1", 0, head.length) === head;
 
-/** A packet is packed or plain in a text chunk: the whole chunk is emptied. */
-function png(bytes: Buffer, { exif, xmp, summed }: Found): void {
-  for (let at = 8; at + 12 <= bytes.length; ) {
-    const [from, to] = [at + 8, Math.min(bytes.length, at + 8 + bytes.readUInt32BE(at))];
-    const type = bytes.toString("latin1", at + 4, from);
-    const packet = ["iTXt", "zTXt"].includes(type) && bytes.toString("latin1", from, from + XMP_KEYWORD.length) === XMP_KEYWORD;
-    if (type === "eXIf") exif.push({ from, to });
-    if (packet) xmp.push({ from, to });
-    if (packet) bytes.write(NOTHING, at + 4, "latin1");
-    if (packet || type === "eXIf") summed.push({ from: at + 4, to });
-    at = to + 4;
+const JFIF_BYTES = 14;
+const NO_THUMBNAIL = 12;
+/** Of the segments that programs write for themselves, those that tell how the colours are meant. */
+function ownSegment(marker: number, body: Buffer): Buffer | undefined {
+  const segment = (content: Buffer) => Buffer.concat([Buffer.from([0xff, marker]), length16(content.length + 2), content]);
+  if (marker === 0xe0 && startsWith(body, "JFIF\0") && body.length >= JFIF_BYTES)
+    return segment(Buffer.concat([body.subarray(0, NO_THUMBNAIL), Buffer.from([0, 0])]));
+  if (marker === 0xe2 && startsWith(body, "ICC_PROFILE\0")) return segment(body);
+  if (marker === 0xee && startsWith(body, "Adobe")) return segment(body);
+  return undefined;
+}
+
+function length16(value: number): Buffer {
+  const bytes = Buffer.alloc(2);
+  bytes.writeUInt16BE(value);
+  return bytes;
+}
+
+/** Where the coded data after a scan's head ends: at the next marker that is neither a stuffed zero nor a restart. */
+function endOfScan(bytes: Buffer, from: number): number {
+  for (let at = bytes.indexOf(0xff, from); at >= 0; at = bytes.indexOf(0xff, at + 1)) {
+    const next = bytes[at + 1];
+    if (next !== undefined && next !== 0x00 && next !== 0xff && !standsAlone(next)) return at;
   }
+  return bytes.length;
 }
 
-function webp(bytes: Buffer, { exif, xmp }: Found): void {
-  for (let at = 12; at + 8 <= bytes.length; ) {
+function exifSegment(orientation: number): Buffer[] {
+  if (orientation === 1) return [];
+  const content = Buffer.concat([latin(EXIF_HEAD), tiffOf(orientation)]);
+  return [Buffer.concat([Buffer.from([0xff, 0xe1]), length16(content.length + 2), content])];
+}
+
+// PNG
+
+const SIGNATURE_BYTES = 8;
+const PNG_KEPT = ["IHDR", "PLTE", "IDAT", "tRNS", "gAMA", "cHRM", "sRGB", "iCCP", "cICP", "sBIT", "bKGD", "pHYs"];
+
+function barePng(bytes: Buffer): Buffer {
+  const kept: Buffer[] = [bytes.subarray(0, SIGNATURE_BYTES)];
+  for (let at = SIGNATURE_BYTES; at + 12 <= bytes.length; ) {
+    const size = bytes.readUInt32BE(at);
+    const type = bytes.toString("latin1", at + 4, at + 8);
+    const end = Math.min(bytes.length, at + 12 + size);
+    if (type === "IEND") break;
+    if (PNG_KEPT.includes(type)) kept.push(bytes.subarray(at, end));
+    if (type === "eXIf") {
+      const orientation = orientationOf(bytes.subarray(at + 8, end - 4)) ?? 1;
+      if (orientation !== 1) kept.push(pngChunk(type, tiffOf(orientation)));
+    }
+    at = end;
+  }
+  return Buffer.concat([...kept, pngChunk("IEND", Buffer.alloc(0))]);
+}
+
+function pngChunk(type: string, content: Buffer): Buffer {
+  const [head, tail] = [Buffer.alloc(4), Buffer.alloc(4)];
+  const named = Buffer.concat([latin(type), content]);
+  head.writeUInt32BE(content.length);
+  tail.writeUInt32BE(crc32(named));
+  return Buffer.concat([head, named, tail]);
+}
+
+// WebP
+
+const FRAME_KEPT = ["ALPH", "VP8 ", "VP8L"];
+const WEBP_KEPT = [...FRAME_KEPT, "ICCP", "ANIM"];
+const FRAME_HEAD_BYTES = 16;
+const [HAS_EXIF, HAS_XMP] = [0x08, 0x04];
+
+function bareWebp(bytes: Buffer): Buffer {
+  let orientation = 1;
+  const kept: Buffer[] = [];
+  for (const { type, content } of riffChunks(bytes, 12)) {
+    if (WEBP_KEPT.includes(type) || type === "VP8X") kept.push(riffChunk(type, content));
+    if (type === "ANMF") kept.push(riffChunk(type, bareFrame(content)));
+    const skip = startsWith(content, EXIF_HEAD) ? EXIF_HEAD.length : 0;
+    if (type === "EXIF") orientation = orientationOf(content.subarray(skip)) ?? orientation;
+  }
+  const exif = orientation === 1 ? [] : [riffChunk("EXIF", tiffOf(orientation))];
+  const body = Buffer.concat([latin("WEBP"), ...kept.map((chunk) => flagged(chunk, exif.length > 0)), ...exif]);
+  const size = Buffer.alloc(4);
+  size.writeUInt32LE(body.length);
+  return Buffer.concat([latin("RIFF"), size, body]);
+}
+
+/** The extended head says what else is in the file. */
+function flagged(chunk: Buffer, exif: boolean): Buffer {
+  if (!startsWith(chunk, "VP8X") || chunk.length < 9) return chunk;
+  const told = Buffer.from(chunk);
+  told[8] = ((told[8] ?? 0) & ~(HAS_EXIF | HAS_XMP)) | (exif ? HAS_EXIF : 0);
+  return told;
+}
+
+function bareFrame(content: Buffer): Buffer {
+  const chunks = riffChunks(content, FRAME_HEAD_BYTES).filter(({ type }) => FRAME_KEPT.includes(type));
+  return Buffer.concat([content.subarray(0, FRAME_HEAD_BYTES), ...chunks.map((chunk) => riffChunk(chunk.type, chunk.content))]);
+}
+
+function riffChunks(bytes: Buffer, from: number): Array<{ type: string; content: Buffer }> {
+  const chunks: Array<{ type: string; content: Buffer }> = [];
+  // what lies behind the length that the file tells of itself is no part of it
+  const end = from === 12 ? Math.min(bytes.length, 8 + bytes.readUInt32LE(4)) : bytes.length;
+  for (let at = from; at + 8 <= end; ) {
     const size = bytes.readUInt32LE(at + 4);
-    const [from, to] = [at + 8, Math.min(bytes.length, at + 8 + size)];
-    const type = bytes.toString("latin1", at, at + 4);
-    const skip = bytes.toString("latin1", from, from + EXIF_HEAD.length) === EXIF_HEAD ? EXIF_HEAD.length : 0;
-    if (type === "EXIF") exif.push({ from: from + skip, to });
-    if (type === "XMP ") xmp.push({ from, to });
+    chunks.push({ type: bytes.toString("latin1", at, at + 4), content: bytes.subarray(at + 8, Math.min(end, at + 8 + size)) });
     at += 8 + size + (size % 2);
   }
+  return chunks;
 }
 
-const GPS_TAG = 0x8825;
-/** Bytes of one value, by TIFF type. */
-const TYPE_BYTES = [0, 1, 1, 2, 4, 8, 1, 1, 2, 4, 8, 4, 8];
+function riffChunk(type: string, content: Buffer): Buffer {
+  const size = Buffer.alloc(4);
+  size.writeUInt32LE(content.length);
+  return Buffer.concat([latin(type), size, content, Buffer.alloc(content.length % 2)]);
+}
 
-/** Overwrite the entries of the GPS directory and what they point to; offsets that lead out of the block are left alone. */
-function emptyGps(tiff: Buffer): void {
-  const little = tiff.toString("latin1", 0, 2) === "II";
+// EXIF
+
+const ORIENTATION_TAG = 0x0112;
+const SHORT = 3;
+
+/** Which way up, 1 to 8, as the first directory of a TIFF block says; undefined where it does not. */
+function orientationOf(tiff: Buffer): number | undefined {
+  const little = startsWith(tiff, "II");
   const u16 = (at: number) => (at + 2 > tiff.length ? 0 : little ? tiff.readUInt16LE(at) : tiff.readUInt16BE(at));
   const u32 = (at: number) => (at + 4 > tiff.length ? 0 : little ? tiff.readUInt32LE(at) : tiff.readUInt32BE(at));
-  const entries = (directory: number) =>
-    Array.from({ length: u16(directory) }, (_, i) => directory + 2 + 12 * i).filter((at) => at + 12 <= tiff.length);
-  for (const pointer of entries(u32(4)).filter((at) => u16(at) === GPS_TAG)) {
-    const gps = u32(pointer + 8);
-    const all = entries(gps);
-    for (const at of all) {
-      const size = (TYPE_BYTES[u16(at + 2)] ?? 1) * u32(at + 4);
-      if (size > 4) tiff.fill(0, Math.min(tiff.length, u32(at + 8)), Math.min(tiff.length, u32(at + 8) + size));
-    }
-    if (gps > 0 && gps + 2 <= tiff.length) tiff.fill(0, gps, Math.min(tiff.length, gps + 6 + 12 * all.length));
+  const directory = u32(4);
+  for (let i = 0; i < u16(directory); i++) {
+    const at = directory + 2 + 12 * i;
+    if (u16(at) === ORIENTATION_TAG) return u16(at + 8) >= 1 && u16(at + 8) <= 8 ? u16(at + 8) : undefined;
   }
+  return undefined;
+}
+
+/** A TIFF block that says which way up, and nothing else. */
+function tiffOf(orientation: number): Buffer {
+  const tiff = Buffer.alloc(26);
+  tiff.write("II*\0", 0, "latin1");
+  tiff.writeUInt32LE(8, 4);
+  tiff.writeUInt16LE(1, 8);
+  tiff.writeUInt16LE(ORIENTATION_TAG, 10);
+  tiff.writeUInt16LE(SHORT, 12);
+  tiff.writeUInt32LE(1, 14);
+  tiff.writeUInt16LE(orientation, 18);
+  return tiff;
 }

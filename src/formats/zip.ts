@@ -1,21 +1,27 @@
 import { createWriteStream } from "node:fs";
 import { createInterface } from "node:readline";
-import { Readable } from "node:stream";
+import { Readable, type Writable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import yauzl from "yauzl";
 import { ZipFile } from "yazl";
 
-/** Writes a zip to a file, entry by entry: a picture is fetched when its turn has come, and let go after it. */
+/** Writes a zip, entry by entry: a picture is fetched when its turn has come, and let go after it. */
 export class ZipWriter {
   private readonly zip = new ZipFile();
   private readonly written: Promise<void>;
   private failed: Error | undefined;
 
-  constructor(file: string) {
-    this.written = pipeline(this.zip.outputStream as unknown as Readable, createWriteStream(file));
+  constructor(to: string | Writable) {
+    const target = typeof to === "string" ? createWriteStream(to) : to;
+    this.written = pipeline(this.zip.outputStream as unknown as Readable, target);
     // told again where the writing is waited for
     this.written.catch((error: Error) => {
       this.failed ??= error;
+    });
+    // what can't be fetched ends what was begun: half a zip is never taken for a whole one
+    this.zip.on("error", (error: Error) => {
+      this.failed ??= error;
+      target.destroy(error);
     });
   }
 
@@ -54,9 +60,6 @@ export class ZipWriter {
   }
 
   async end(): Promise<void> {
-    this.zip.on("error", (error: Error) => {
-      this.failed ??= error;
-    });
     this.zip.end();
     await this.written;
     if (this.failed) throw this.failed;

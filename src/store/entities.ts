@@ -92,6 +92,8 @@ export const Photograph = defineEntity({
     sha256: p.string().length(64),
     bytes: p.blob().lazy(),
     thumbnail: p.blob().lazy(),
+    /** Its file holds nothing but what it takes to show it. */
+    bare: p.boolean().default(false),
     deletedAt: p.datetime().nullable(),
   },
 });

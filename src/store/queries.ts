@@ -269,6 +269,25 @@ export async function photographBytes(
   return row;
 }
 
+/** A photograph that was not gone through yet. */
+export async function photographToBare(em: Em): Promise<string | undefined> {
+  const [row] = await em.execute<{ id: string }[]>("select id from photograph where not bare order by id limit 1");
+  return row?.id;
+}
+
+export async function keepBare(em: Em, id: string, bytes: Buffer, sha256: string): Promise<void> {
+  await em.execute("update photograph set bytes = ?, sha256 = ?, bare = true where id = ?", [bytes, sha256, id]);
+}
+
+/** Bytes of all photographs of a treatment. */
+export async function photographsSize(em: Em, treatmentId: string): Promise<number> {
+  const [row] = await em.execute<{ size: number }[]>(
+    "select coalesce(sum(length(bytes)), 0)::float8 as size from photograph where treatment_id = ? and deleted_at is null",
+    [treatmentId],
+  );
+  return row?.size ?? 0;
+}
+
 export async function handReadings(em: Em, since: Date): Promise<HandReading[]> {
   return em.execute(
     `select at, source, temp_c as "temp_C", rh_pct from climate_reading

@@ -121,8 +121,8 @@ export async function storedPhotographs(em: Em): Promise<Array<{ id: string; mim
 /** A photograph with its bytes; true when it came, false when it is here already or its treatment is not. */
 export async function putPhotograph(tx: Em, line: string, bytes: Buffer, thumbnail: Buffer): Promise<Brought> {
   const row: object[] = await tx.execute(
-    `insert into photograph (id, treatment_id, taken_at, moment, caption, mime, width, height, sha256, bytes, thumbnail, deleted_at)
-     select r.id, r.treatment_id, r.taken_at, r.moment, r.caption, r.mime, r.width, r.height, r.sha256, ?, ?, r.deleted_at
+    `insert into photograph (id, treatment_id, taken_at, moment, caption, mime, width, height, sha256, bytes, thumbnail, deleted_at, bare)
+     select r.id, r.treatment_id, r.taken_at, r.moment, r.caption, r.mime, r.width, r.height, r.sha256, ?, ?, r.deleted_at, coalesce(r.bare, false)
      from jsonb_populate_record(null::photograph, ?::jsonb) r where exists (select 1 from treatment t where t.id = r.treatment_id)
      on conflict do nothing returning id`,
     [bytes, thumbnail, line],

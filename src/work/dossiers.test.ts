@@ -1,13 +1,17 @@
-import { readdirSync, readFileSync } from "node:fs";
+import { createWriteStream, mkdtempSync, readdirSync, readFileSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
 import path from "node:path";
+import { pipeline } from "node:stream/promises";
 import sharp from "sharp";
 import { done } from "@/core/views/story.fixture";
 import { copyDossier, readDossier, shiftDossier } from "@/formats/dossier";
 import type { Dossier } from "@/formats/dossier.schema";
-import { PHOTOGRAPH_MAX_BYTES } from "@/formats/photograph";
+import { PHOTOGRAPH_MAX_BYTES, sha256 } from "@/formats/photograph";
+import { ZipReader, ZipWriter } from "@/formats/zip";
 import { em } from "@/store/orm";
-import { exportDossier, importDossier } from "./dossiers";
-import { addPhotograph, readPhotograph } from "./photographs";
+import { photographsSize } from "@/store/queries";
+import { exportDossier, importDossier, importDossierZip, streamDossier } from "./dossiers";
+import { addPhotograph, bareAll, readPhotograph } from "./photographs";
 import { piecePage } from "./pieces";
 import { practiceDossier } from "./practice";
 import { setRemoved } from "./removal";
@@ -28,10 +32,22 @@ async function full(): Promise<{ treatment: string; dossier: Dossier }> {
   const treatment = await chosenTreatment();
   await write(treatment, 2, done("r1/ready/photograph"));
   await addPhotograph(treatment, await photograph(), NOW);
-  return { treatment, dossier: await exportDossier(treatment, NOW) };
+  return { treatment, dossier: await exported(treatment) };
 }
 
 describe("photographs", () => {
+  test("that were added before where they were taken was left out are gone through once", async () => {
+    const treatment = await chosenTreatment();
+    const { id } = await addPhotograph(treatment, await photograph(), NOW);
+    const tagged = await sharp(await jpeg())
+      .withExif({ IFD3: { GPSLatitude: "48/1 12/1 3333/100" }, IFD0: { Copyright: "lane 4" } })
+      .toBuffer();
+    await (await em()).execute("update photograph set bytes = ?, sha256 = 'old', bare = false where id = ?", [tagged, id]);
+    expect(await bareAll()).toBe(1);
+    const { bytes, sha256: sum } = await readPhotograph(id, false);
+    expect([bytes.includes("lane 4"), sum, await bareAll()]).toEqual([false, sha256(bytes), 0]);
+  });
+
   test("are kept as they came, with a small JPEG beside", async () => {
     const treatment = await chosenTreatment();
     const bytes = await sharp({ create: { width: 1400, height: 900, channels: 3, background: "#334" } })
@@ -104,7 +120,7 @@ describe("dossiers", () => {
     expect(await problemOf(importDossier(dossier))).toMatchObject({ status: 409, detail: expect.stringContaining("as a copy") });
     const copy = await importDossier(dossier, { asCopy: true });
     expect(copy.treatment_id).not.toBe(treatment);
-    const again = await exportDossier(copy.treatment_id, NOW);
+    const again = await exported(copy.treatment_id);
     expect(again.treatment.log.map(({ body }) => body)).toEqual(dossier.treatment.log.map(({ body }) => body));
     expect(again.treatment.photographs[0]?.data).toBe(dossier.treatment.photographs[0]?.data);
   });
@@ -213,7 +229,7 @@ describe("the demo world", () => {
   test.each(files)("%s comes in through the same door as every dossier", async (file) => {
     expect(readDossier(read(file))).toMatchObject({ ok: true });
     const { treatment_id } = await importDossier(read(file));
-    const { log: _, ...kept } = (await exportDossier(treatment_id, NOW)).treatment;
+    const { log: _, ...kept } = (await exported(treatment_id)).treatment;
     expect(kept.photographs.length).toBeGreaterThan(0);
     await expect(treatmentPage(treatment_id)).resolves.toBeDefined();
   });
@@ -227,4 +243,74 @@ describe("the demo world", () => {
     const dossier = await practiceDossier(NOW);
     expect(Math.abs(Date.parse(dossier.exported_at) - NOW.getTime())).toBeLessThan(1000);
   });
+});
+
+/** A dossier that is small enough for one text. */
+async function exported(treatment: string): Promise<Dossier> {
+  const dossier = await exportDossier(treatment, NOW);
+  if (!dossier) throw new Error("it is too large for one text");
+  return dossier;
+}
+
+describe("as a zip, its photographs as files", () => {
+  const folder = mkdtempSync(path.join(tmpdir(), "dossier-"));
+  const file = path.join(folder, "one.zip");
+  afterAll(() => rmSync(folder, { recursive: true }));
+  const written = async (treatment: string) => pipeline((await streamDossier(treatment, NOW)).stream, createWriteStream(file));
+
+  test("it goes out and comes in again without loss, as itself and as a copy", async () => {
+    const { treatment, dossier } = await full();
+    await written(treatment);
+    const zip = await ZipReader.open(file);
+    expect(zip.names.filter((name) => name.startsWith("photographs/"))).toHaveLength(dossier.treatment.photographs.length);
+    zip.close();
+    expect(await problemOf(importDossierZip(file))).toMatchObject({ status: 409 });
+    const copy = await importDossierZip(file, { asCopy: true });
+    expect((await exported(copy.treatment_id)).treatment.photographs.map(({ sha256 }) => sha256)).toEqual(
+      dossier.treatment.photographs.map(({ sha256 }) => sha256),
+    );
+    await (await em()).execute("truncate piece cascade");
+    await importDossierZip(file);
+    expect(await exported(treatment)).toEqual(dossier);
+  });
+
+  test("with a picture missing or changed nothing of it comes in", async () => {
+    const { treatment, dossier } = await full();
+    const [first] = dossier.treatment.photographs;
+    const { data: _data, ...said } = first ?? { data: "" };
+    const filed = { ...dossier, treatment: { ...dossier.treatment, photographs: [{ ...said, file: `photographs/${first?.id}.jpg` }] } };
+    await (await em()).execute("truncate piece cascade");
+    for (const put of [undefined, Buffer.from("no picture")]) {
+      const zip = new ZipWriter(file);
+      zip.text("dossier.json", JSON.stringify(filed));
+      if (put) zip.picture(`photographs/${first?.id}.jpg`, async () => put);
+      await zip.end();
+      expect(await problemOf(importDossierZip(file))).toMatchObject({ status: 422, errors: [{ path: "/treatment/photographs/0/file" }] });
+      expect(await problemOf(exported(treatment))).toMatchObject({ status: 404 });
+    }
+  });
+
+  test("pictures that are too many for one text go only so", async () => {
+    const { treatment } = await full();
+    // noise can't be packed: some nine megabytes each
+    for (let i = 0; i < 3; i++)
+      await addPhotograph(treatment, { id: crypto.randomUUID(), moment: "during", caption: "", bytes: await noise(i) }, NOW);
+    expect(await exportDossier(treatment, NOW)).toBeUndefined();
+    await written(treatment);
+    await (await em()).execute("truncate piece cascade");
+    await importDossierZip(file);
+    expect(await photographsSize(await em(), treatment)).toBeGreaterThan(24 * 1024 * 1024);
+  });
+
+  const noise = async (seed: number) => {
+    const side = 1750;
+    const raw = Buffer.alloc(side * side * 3);
+    for (let i = 0, state = seed + 1; i < raw.length; i++) {
+      state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
+      raw[i] = state >>> 24;
+    }
+    return sharp(raw, { raw: { width: side, height: side, channels: 3 } })
+      .png({ compressionLevel: 1 })
+      .toBuffer();
+  };
 });

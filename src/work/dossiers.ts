@@ -1,28 +1,83 @@
+import { PassThrough, type Readable } from "node:stream";
 import { BODY_VERSION, upcast } from "@/core/record/upcast";
-import { copyDossier, readDossier } from "@/formats/dossier";
-import { DOSSIER_FORMAT, DOSSIER_VERSION, type Dossier } from "@/formats/dossier.schema";
-import { inspectPhotograph, sha256 } from "@/formats/photograph";
-import { LogRow, Part, Photograph, Piece, Treatment } from "@/store/entities";
+import { nameOf } from "@/formats/archive.schema";
+import { copyDossier, type ReadDossier, readDossier, readFiledDossier } from "@/formats/dossier";
+import {
+  type AnyDossier,
+  DOSSIER_FILE,
+  DOSSIER_FORMAT,
+  DOSSIER_VERSION,
+  type Dossier,
+  type FiledDossier,
+  type FiledPhotograph,
+} from "@/formats/dossier.schema";
+import { inspectPhotograph, PHOTOGRAPH_MAX_BYTES, sha256 } from "@/formats/photograph";
+import { ZipReader, ZipWriter } from "@/formats/zip";
+import { LogRow, Part, Piece, Treatment } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
+import { type PhotographRecord, photographBytes, photographsOf, photographsSize } from "@/store/queries";
+import { putPhotograph } from "@/store/tables";
+import { json } from "./archiveRead";
 import { closedAt } from "./log";
 import { collided, invalid, notFound } from "./problems";
 
-/** A treatment as a dossier; without its pictures where they travel as files beside it. @throws {WorkProblem} 404 when there is no such treatment */
-export async function exportDossier(treatmentId: string, now: Date, { pictures = true } = {}): Promise<Dossier> {
+/** Pictures of more bytes than this travel as files beside the dossier. */
+const MOST_INLINE_BYTES = 24 * 1024 * 1024;
+
+/** A treatment as a dossier, pictures and all; undefined where they are too large for one text. @throws {WorkProblem} 404 when there is none */
+export async function exportDossier(treatmentId: string, now: Date): Promise<Dossier | undefined> {
   const em = await openEm();
+  const head = await dossierHead(em, treatmentId, now);
+  const pictures = await photographsOf(em, treatmentId);
+  if ((await photographsSize(em, treatmentId)) > MOST_INLINE_BYTES) return undefined;
+  const photographs: Dossier["treatment"]["photographs"] = [];
+  for (const picture of pictures) {
+    const { bytes } = (await photographBytes(em, picture.id, false)) ?? { bytes: Buffer.alloc(0) };
+    photographs.push({ ...listed(picture), data: bytes.toString("base64") });
+  }
+  return { ...head, treatment: { ...head.treatment, photographs } };
+}
+
+/** The same as a zip, written while it is read: one picture is held at a time. @throws {WorkProblem} 404 when there is no such treatment */
+export async function streamDossier(treatmentId: string, now: Date): Promise<{ readonly file: string; readonly stream: Readable }> {
+  const em = await openEm();
+  const head = await dossierHead(em, treatmentId, now);
+  const photographs = (await photographsOf(em, treatmentId)).map((picture) => ({
+    ...listed(picture),
+    file: nameOf.picture(picture.id, picture.mime),
+  }));
+  const dossier: FiledDossier = { ...head, treatment: { ...head.treatment, photographs } };
+  const stream = new PassThrough();
+  const zip = new ZipWriter(stream);
+  zip.text(DOSSIER_FILE, JSON.stringify(dossier, null, 1));
+  for (const { id, file } of photographs)
+    zip.picture(file, async () => (await photographBytes(await openEm(), id, false))?.bytes ?? Buffer.alloc(0));
+  // what goes wrong is told to whoever reads the stream
+  zip.end().catch(() => undefined);
+  return { file: dossierName(dossier), stream };
+}
+
+/** A file's name for a dossier, without its ending. */
+export const dossierName = ({ piece, treatment }: AnyDossier): string =>
+  `${piece.reference}-${treatment.title}`.replaceAll(/[^\w-]+/g, "-").slice(0, 80);
+
+const listed = ({ id, taken_at, moment, caption, mime, sha256: sum }: PhotographRecord) => ({
+  id,
+  taken_at: new Date(taken_at).toISOString(),
+  moment,
+  caption,
+  mime: mime as FiledPhotograph["mime"],
+  sha256: sum,
+});
+
+/** A dossier without its photographs. */
+async function dossierHead(em: Em, treatmentId: string, now: Date): Promise<FiledDossier & Dossier> {
   const treatment = await em.findOne(
     Treatment,
     { id: treatmentId, deletedAt: null, piece: { deletedAt: null } },
     { populate: ["piece.parts", "log"] },
   );
   if (!treatment) throw notFound("This treatment");
-  const photographs = pictures
-    ? await em.find(
-        Photograph,
-        { treatment: treatmentId, deletedAt: null },
-        { populate: ["bytes"], orderBy: { takenAt: "asc", id: "asc" } },
-      )
-    : [];
   const { piece } = treatment;
   return {
     format: DOSSIER_FORMAT,
@@ -46,15 +101,7 @@ export async function exportDossier(treatmentId: string, now: Date, { pictures =
       log: treatment.log.map(({ id, seq, v, at, by, corrects, body }) =>
         upcast({ id, seq, v, at: at.toISOString(), ...(by ? { by } : {}), ...(corrects ? { corrects } : {}), body }),
       ),
-      photographs: photographs.map(({ id, takenAt, moment, caption, mime, sha256: sum, bytes }) => ({
-        id,
-        taken_at: takenAt.toISOString(),
-        moment,
-        caption,
-        mime: mime as Dossier["treatment"]["photographs"][number]["mime"],
-        sha256: sum,
-        data: Buffer.from(bytes.$).toString("base64"),
-      })),
+      photographs: [],
     },
   };
 }
@@ -63,17 +110,73 @@ export async function exportDossier(treatmentId: string, now: Date, { pictures =
  * Take a dossier in, whole or not at all. With `asCopy` it comes in under new ids.
  * @throws {WorkProblem} 409 when its treatment is here already; 422 when it is damaged or of an unknown version
  */
-export async function importDossier(value: unknown, { asCopy = false } = {}): Promise<{ treatment_id: string; piece_id: string }> {
-  const read = readDossier(value);
+export async function importDossier(value: unknown, { asCopy = false } = {}): Promise<CameIn> {
+  const dossier = readOrThrow(readDossier(value), asCopy);
+  const { photographs } = dossier.treatment;
+  return comeIn(dossier, "data", photographs, async (_, i) => Buffer.from(photographs[i]?.data ?? "", "base64"));
+}
+
+/** The same out of its zip: one picture is held at a time. @throws {WorkProblem} 409 or 422 as for a dossier, 422 where a file is missing */
+export async function importDossierZip(file: string, { asCopy = false } = {}): Promise<CameIn> {
+  const zip = await ZipReader.open(file).catch((error: Error) => {
+    throw invalid([{ path: "", message: error.message }], "This file is no zip that can be read.");
+  });
+  try {
+    const dossier = readOrThrow(readFiledDossier(await json(zip, DOSSIER_FILE)), asCopy);
+    const { photographs } = dossier.treatment;
+    return await comeIn(
+      dossier,
+      "file",
+      photographs,
+      async ({ file: name }) => (await zip.bytes(name, PHOTOGRAPH_MAX_BYTES)) ?? Buffer.alloc(0),
+    );
+  } catch (error) {
+    if (error instanceof RangeError) throw invalid([{ path: "", message: error.message }], "A photograph in the dossier is too large.");
+    throw error;
+  } finally {
+    zip.close();
+  }
+}
+
+export interface CameIn {
+  readonly treatment_id: string;
+  readonly piece_id: string;
+}
+
+function readOrThrow<D extends AnyDossier>(read: ReadDossier<D>, asCopy: boolean): D {
   if (!read.ok) throw invalid(read.errors, read.detail);
-  const dossier = asCopy ? copyDossier(read.dossier, () => crypto.randomUUID()) : read.dossier;
-  const pictures = await inspectAll(dossier);
+  return asCopy ? copyDossier(read.dossier, () => crypto.randomUUID()) : read.dossier;
+}
+
+type Picture = Omit<FiledPhotograph, "file">;
+
+async function comeIn<P extends Picture>(
+  dossier: AnyDossier,
+  field: "data" | "file",
+  photographs: readonly P[],
+  fetch: (picture: P, index: number) => Promise<Buffer>,
+): Promise<CameIn> {
   const em = await openEm();
-  await em.transactional((tx) => keep(tx, dossier, pictures));
+  await em.transactional(async (tx) => {
+    await keep(tx, dossier);
+    await tx.flush();
+    for (const [i, picture] of photographs.entries())
+      await keepPicture(tx, dossier.treatment.id, picture, `/treatment/photographs/${i}/${field}`, await fetch(picture, i));
+  });
   return { treatment_id: dossier.treatment.id, piece_id: dossier.piece.id };
 }
 
-async function keep(tx: Em, { piece, treatment }: Dossier, pictures: Awaited<ReturnType<typeof inspectAll>>): Promise<void> {
+/** Judged by its content, and written at once: the transaction holds no more than one. */
+async function keepPicture(tx: Em, treatment_id: string, { mime: _said, sha256: sum, ...picture }: Picture, path: string, bytes: Buffer) {
+  if (sha256(bytes) !== sum) throw invalid([{ path, message: "does not match its checksum" }], "A photograph in the dossier is damaged.");
+  const inspection = await inspectPhotograph(bytes);
+  if (!inspection.ok) throw invalid([{ path, message: inspection.message }], "A photograph in the dossier is damaged.");
+  const { bytes: clean, thumbnail, ...found } = inspection.photograph;
+  const { id, taken_at, moment, caption } = picture;
+  await putPhotograph(tx, JSON.stringify({ id, treatment_id, taken_at, moment, caption, bare: true, ...found }), clean, thumbnail);
+}
+
+async function keep(tx: Em, { piece, treatment }: AnyDossier): Promise<void> {
   const here = await tx.findOne(Treatment, treatment.id, { populate: ["piece"] });
   if (here && !here.deletedAt && !here.piece.deletedAt)
     throw collided("This treatment is here already. Import it as a copy, or delete the one that is here first.");
@@ -121,19 +224,4 @@ async function keep(tx: Em, { piece, treatment }: Dossier, pictures: Awaited<Ret
       kind: body.kind,
       body,
     });
-  for (const picture of pictures) tx.create(Photograph, { ...picture, treatment: row });
-}
-
-async function inspectAll({ treatment }: Dossier) {
-  return Promise.all(
-    treatment.photographs.map(async ({ id, taken_at, moment, caption, data, sha256: sum }, i) => {
-      const bytes = Buffer.from(data, "base64");
-      const path = `/treatment/photographs/${i}/data`;
-      if (sha256(bytes) !== sum)
-        throw invalid([{ path, message: "does not match its checksum" }], "A photograph in the dossier is damaged.");
-      const inspection = await inspectPhotograph(bytes);
-      if (!inspection.ok) throw invalid([{ path, message: inspection.message }], "A photograph in the dossier is damaged.");
-      return { id, takenAt: new Date(taken_at), moment, caption, ...inspection.photograph };
-    }),
-  );
 }

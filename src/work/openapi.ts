@@ -77,6 +77,23 @@ export const ROUTES: readonly RouteRow[] = [
     answer: Answer.WaysAnswer,
   },
   {
+    id: "dossierZipOut",
+    path: "/api/treatments/{id}/dossier.zip",
+    method: "get",
+    summary: "The treatment with its whole log, its photographs as files beside it",
+    answer: ["application/zip"],
+  },
+  {
+    id: "dossierZipIn",
+    path: "/api/dossiers/zip",
+    method: "post",
+    summary: "Bring a treatment in from the zip of its dossier",
+    query: Type.Object({ as: Type.Optional(oneOf(["copy"] as const)) }),
+    body: ["application/zip"],
+    status: 201,
+    answer: Answer.CameIn,
+  },
+  {
     id: "dossierOut",
     path: "/api/treatments/{id}/dossier",
     method: "get",

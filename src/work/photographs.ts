@@ -1,7 +1,9 @@
-import { inspectPhotograph, PHOTOGRAPH_MAX_BYTES } from "@/formats/photograph";
+import { inspectPhotograph, PHOTOGRAPH_MAX_BYTES, sha256 } from "@/formats/photograph";
+import { withoutWhereabouts } from "@/formats/whereabouts";
 import { Photograph, Treatment } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
-import { photographBytes } from "@/store/queries";
+import { keepBare, photographBytes, photographToBare } from "@/store/queries";
+import { storedPhotograph } from "@/store/tables";
 import { found, once } from "./once";
 import { invalid, notFound, tooLarge } from "./problems";
 
@@ -25,7 +27,7 @@ export async function addPhotograph(
   await once(here, async (tx) => {
     const treatment = await tx.findOne(Treatment, { id: treatmentId, deletedAt: null });
     if (!treatment) throw notFound("This treatment");
-    tx.create(Photograph, { id, treatment, takenAt: now, moment, caption: caption.slice(0, 300), ...inspection.photograph });
+    tx.create(Photograph, { id, treatment, takenAt: now, moment, caption: caption.slice(0, 300), bare: true, ...inspection.photograph });
   });
   return { id };
 }
@@ -35,4 +37,17 @@ export async function readPhotograph(id: string, thumbnail: boolean): Promise<{ 
   const found = await photographBytes(await openEm(), id, thumbnail);
   if (!found) throw notFound("This photograph");
   return found;
+}
+
+/** Take out of photographs that were added earlier what is not needed to show them; one at a time. Answers how many there were. */
+export async function bareAll(): Promise<number> {
+  const em = await openEm();
+  let done = 0;
+  for (let id = await photographToBare(em); id !== undefined; id = await photographToBare(em)) {
+    const { bytes = Buffer.alloc(0) } = (await storedPhotograph(em, id)) ?? {};
+    const bare = withoutWhereabouts(bytes);
+    await keepBare(em, id, bare, sha256(bare));
+    done += 1;
+  }
+  return done;
 }

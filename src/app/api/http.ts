@@ -1,3 +1,8 @@
+import { createWriteStream } from "node:fs";
+import { mkdtemp, rm } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { pipeline } from "node:stream/promises";
 import { type Problem, problem } from "@/core/problem";
 import { invalid, storeProblem, WorkProblem } from "@/work/problems";
 import { strangeness } from "../guard";
@@ -57,19 +62,42 @@ function unfitText(value: unknown, path = ""): string | undefined {
   return undefined;
 }
 
+/** The body as a file, for as long as `work` takes: it is never held whole. @throws {WorkProblem} 413 over `limit` bytes */
+export async function withFile<T>(request: Request, limit: number, work: (file: string) => Promise<T>): Promise<T> {
+  const folder = await mkdtemp(path.join(tmpdir(), "wanderjahr-"));
+  const file = path.join(folder, "sent");
+  try {
+    await pipeline(limited(request, limit), createWriteStream(file));
+    return await work(file);
+  } finally {
+    await rm(folder, { recursive: true, force: true });
+  }
+}
+
+async function* limited(request: Request, limit: number): AsyncGenerator<Uint8Array> {
+  let size = 0;
+  for await (const chunk of chunksOf(request)) {
+    size += chunk.length;
+    if (size > limit) throw tooMuch(limit);
+    yield chunk;
+  }
+}
+
+async function* chunksOf({ body }: Request): AsyncGenerator<Uint8Array> {
+  const reader = body?.getReader();
+  try {
+    for (let chunk = await reader?.read(); chunk && !chunk.done; chunk = await reader?.read()) yield chunk.value;
+  } finally {
+    await reader?.cancel().catch(() => undefined);
+  }
+}
+
+const tooMuch = (limit: number) =>
+  new WorkProblem(problem(413, "Too large", `More than ${Math.floor(limit / 1024 / 1024)} MB was sent. Nothing was saved.`));
+
 /** The body's bytes, given up as soon as they exceed `limit`. */
 export async function readBytes(request: Request, limit: number): Promise<Buffer> {
   const chunks: Uint8Array[] = [];
-  let size = 0;
-  const reader = request.body?.getReader();
-  for (let chunk = await reader?.read(); chunk && !chunk.done; chunk = await reader?.read()) {
-    size += chunk.value.length;
-    if (size > limit) {
-      await reader?.cancel();
-      const allowed = Math.floor(limit / 1024 / 1024);
-      throw new WorkProblem(problem(413, "Too large", `More than ${allowed} MB was sent. Nothing was saved.`));
-    }
-    chunks.push(chunk.value);
-  }
+  for await (const chunk of limited(request, limit)) chunks.push(chunk);
   return Buffer.concat(chunks);
 }

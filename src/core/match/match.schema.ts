@@ -1,4 +1,4 @@
-import { type Static, Type } from "@sinclair/typebox";
+import { type Static, type TSchema, Type } from "@sinclair/typebox";
 import {
   CLASS_ROWS,
   type ClassName,
@@ -90,20 +90,23 @@ const ClassSchema = oneOf(CLASS_ROWS.map((row) => row.class) as ClassName[]);
 const Role = oneOf(ROLES);
 const Verdict = oneOf(["fits", "fits-if"] as const);
 
-/** Low and high, each within what its figure can be; one figure stands twice. */
-function range([minimum, maximum]: readonly [number, number]) {
-  const end = Type.Number({ minimum, maximum });
-  return Type.Unsafe<readonly [number, number]>(Type.Tuple([end, end]));
+/** Low and high; one figure stands twice. */
+function range(limits: object = {}) {
+  return Type.Unsafe<readonly [number, number]>(Type.Tuple([Type.Number(limits), Type.Number(limits)]));
 }
+const figures = (of: (row: (typeof FIGURE_ROWS)[number]) => TSchema) =>
+  Type.Unsafe<Figures>(strict(Object.fromEntries(FIGURE_ROWS.map((row) => [row.figure, Type.Optional(of(row))]))));
 
-export const FiguresSchema = Type.Unsafe<Figures>(
-  strict(Object.fromEntries(FIGURE_ROWS.map(({ figure, limits }) => [figure, Type.Optional(range(limits))]))),
-);
+/** As they are typed in the cabinet, where `figureErrors` says what a figure can be. */
+export const FiguresSchema = figures(() => range());
+
+/** As a log keeps them: each within what its figure can be. */
+const FiguresKept = figures(({ limits: [minimum, maximum] }) => range({ minimum, maximum }));
 
 export const OwnProductSchema = strict({
   id: Type.String({ format: "uuid" }),
   name: Type.String({ minLength: 1, maxLength: 200 }),
-  figures: FiguresSchema,
+  figures: FiguresKept,
 });
 
 /** What is set of a link by hand: of a filler over another its thickness, mm; of a coat what it is, and how many of it. Links of a role follow in their order. */

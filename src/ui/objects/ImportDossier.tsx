@@ -15,10 +15,11 @@ export function ImportDossier() {
   const take = async (dossier: File, asCopy: boolean) => {
     setBusy(true);
     setProblem(undefined);
+    const zipped = dossier.name.endsWith(".zip");
     const sent = await send<{ treatment_id: string }>(
       "POST",
-      `/api/dossiers${asCopy ? "?as=copy" : ""}`,
-      new Blob([dossier], { type: "application/json" }),
+      `/api/dossiers${zipped ? "/zip" : ""}${asCopy ? "?as=copy" : ""}`,
+      new Blob([dossier], { type: zipped ? "application/zip" : "application/json" }),
     );
     setBusy(false);
     if (!sent.ok) {
@@ -38,7 +39,7 @@ export function ImportDossier() {
   return (
     <div>
       <div className="file-btn inline-block">
-        <input id={input} type="file" accept="application/json,.json" className="file-input" onChange={choose} />
+        <input id={input} type="file" accept="application/json,.json,application/zip,.zip" className="file-input" onChange={choose} />
         <label htmlFor={input} className="btn">
           {busy ? "Reading …" : "Take in a dossier"}
         </label>

@@ -1,11 +1,13 @@
-import { exportDossier } from "@/work/dossiers";
+import { dossierName, exportDossier } from "@/work/dossiers";
 import { answer } from "../../../http";
 
+/** Small enough for one text, it is that; else its zip is sent for. */
 export const GET = (request: Request, { params }: RouteContext<"/api/treatments/[id]/dossier">) =>
   answer(request, async () => {
-    const dossier = await exportDossier((await params).id, new Date());
-    const file = `${dossier.piece.reference}-${dossier.treatment.title}`.replaceAll(/[^\w-]+/g, "-").slice(0, 80);
+    const { id } = await params;
+    const dossier = await exportDossier(id, new Date());
+    if (!dossier) return new Response(null, { status: 303, headers: { location: `/api/treatments/${id}/dossier.zip` } });
     return new Response(JSON.stringify(dossier, null, 1), {
-      headers: { "content-type": "application/json", "content-disposition": `attachment; filename="${file}.dossier.json"` },
+      headers: { "content-type": "application/json", "content-disposition": `attachment; filename="${dossierName(dossier)}.dossier.json"` },
     });
   });
