@@ -35,7 +35,14 @@ await withDemoApp(ROOT, async (base) => {
   await firstLoad(base);
 });
 console.log("\nCalculations and the store, in this process");
-for (const file of ["bench/calculations.ts", "bench/plans.ts", "bench/chains.ts", "bench/assembly.ts", "bench/scale.ts"])
+for (const file of [
+  "bench/calculations.ts",
+  "bench/plans.ts",
+  "bench/chains.ts",
+  "bench/assembly.ts",
+  "bench/scale.ts",
+  "bench/dossier.ts",
+])
   spawnSync(path.join(ROOT, "node_modules", ".bin", "tsx"), [file], { stdio: "inherit" });
 
 /** p95 of the server's answer, as a ratio to the bare page in the same run; pages take turns, so that noise is shared. */

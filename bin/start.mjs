@@ -5,7 +5,7 @@ import { buildApp } from "./lib/build.mjs";
 import { hashOf } from "./lib/hash.mjs";
 import { ensurePackages } from "./lib/packages.mjs";
 import { isFree, startCluster } from "./lib/postgres.mjs";
-import { child, ended, run } from "./lib/run.mjs";
+import { child, ended, FEW_ARENAS, run } from "./lib/run.mjs";
 import { answering } from "./lib/serving.mjs";
 
 const ROOT = path.resolve(import.meta.dirname, "..");
@@ -88,6 +88,7 @@ function workOut(cluster) {
 async function serve() {
   server = child(path.join(BIN, "next"), [DEV ? "dev" : "start", "-H", HOST, "-p", String(PORT)], {
     stdio: ["ignore", DEV ? "inherit" : "ignore", "inherit"],
+    env: { ...process.env, ...FEW_ARENAS },
   });
   const end = ended(server);
   await Promise.race([answering(`http://${HOST}:${PORT}/api/health`), end]);

@@ -12,6 +12,9 @@ export function quiet(command, args, options = {}) {
   return spawnSync(command, args, { encoding: "utf8", ...options });
 }
 
+/** A server keeps what it allocated for pictures in few places: in many, each stays as large as its largest ever was (glibc, mallopt 3). */
+export const FEW_ARENAS = { MALLOC_ARENA_MAX: "2" };
+
 /** A child that is stopped when this process is asked to stop. */
 export function child(command, args, options = {}) {
   return spawn(command, args, { stdio: "inherit", ...options });

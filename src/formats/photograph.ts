@@ -21,6 +21,8 @@ export type Inspection = { readonly ok: true; readonly photograph: InspectedPhot
 
 // a picture of 100 million points takes hundreds of megabytes while it is decoded
 sharp.concurrency(1);
+// and no picture is looked at twice
+sharp.cache(false);
 let last: Promise<unknown> = Promise.resolve();
 
 /** Judge a file by its content, not its name: JPEG, PNG or WebP that decodes whole; makes the thumbnail (JPEG). One at a time. */

@@ -39,9 +39,9 @@ export class ZipWriter {
     this.stream(name, true, async () => Readable.from(ended(fetch())));
   }
 
-  /** Pictures are packed already: they are stored as they are. */
-  picture(name: string, fetch: () => Promise<Buffer>): void {
-    this.stream(name, false, async () => Readable.from([await fetch()]));
+  /** Pictures are packed already: they are stored as they are, slice by slice. */
+  picture(name: string, fetch: () => AsyncIterable<Buffer>): void {
+    this.stream(name, false, async () => Readable.from(fetch()));
   }
 
   private stream(name: string, compress: boolean, open: () => Promise<Readable>): void {

@@ -1,3 +1,4 @@
+import type { Knex } from "@mikro-orm/postgresql";
 import type { Em } from "./orm";
 
 /** A table as it goes out and comes in, row by row. */
@@ -107,10 +108,20 @@ async function columnsOf(tx: Em, table: string): Promise<string[]> {
   return rows.map(({ name }) => name);
 }
 
-/** The bytes of a photograph, deleted or not, as they are stored. */
-export async function storedPhotograph(em: Em, id: string): Promise<{ bytes: Buffer; thumbnail: Buffer } | undefined> {
-  const [row] = await em.execute<{ bytes: Buffer; thumbnail: Buffer }[]>("select bytes, thumbnail from photograph where id = ?", [id]);
-  return row;
+/** Of a photograph so much is held at once, bytes. */
+const SLICE_BYTES = 1024 * 1024;
+
+/** The bytes of a photograph, deleted or not, as they are stored: slice by slice, so that no more than one is held. */
+export async function* photographSlices(em: Em, id: string, column: "bytes" | "thumbnail" = "bytes"): AsyncGenerator<Buffer> {
+  for (let from = 1; ; from += SLICE_BYTES) {
+    const [row] = await em.execute<{ slice: Buffer }[]>(`select substring(${column} from ? for ?) as slice from photograph where id = ?`, [
+      from,
+      SLICE_BYTES,
+      id,
+    ]);
+    if (!row || row.slice.length === 0) return;
+    yield row.slice;
+  }
 }
 
 /** Which photographs there are, deleted or not, in order. */
@@ -120,14 +131,15 @@ export async function storedPhotographs(em: Em): Promise<Array<{ id: string; mim
 
 /** A photograph with its bytes; true when it came, false when it is here already or its treatment is not. */
 export async function putPhotograph(tx: Em, line: string, bytes: Buffer, thumbnail: Buffer): Promise<Brought> {
-  const row: object[] = await tx.execute(
+  // past the mapper, which would write the bytes into the text of the query
+  const { rows } = await (tx.getTransactionContext<Knex>() ?? tx.getKnex()).raw<{ rows: object[] }>(
     `insert into photograph (id, treatment_id, taken_at, moment, caption, mime, width, height, sha256, bytes, thumbnail, deleted_at, bare)
      select r.id, r.treatment_id, r.taken_at, r.moment, r.caption, r.mime, r.width, r.height, r.sha256, ?, ?, r.deleted_at, coalesce(r.bare, false)
      from jsonb_populate_record(null::photograph, ?::jsonb) r where exists (select 1 from treatment t where t.id = r.treatment_id)
      on conflict do nothing returning id`,
     [bytes, thumbnail, line],
   );
-  if (row.length > 0) return { came: 1, known: 0, left_out: 0 };
+  if (rows.length > 0) return { came: 1, known: 0, left_out: 0 };
   const [{ here = false } = {}] = await tx.execute<{ here: boolean }[]>(
     "select exists (select 1 from photograph p where p.id = (?::jsonb ->> 'id')::uuid) as here",
     [line],

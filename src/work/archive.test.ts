@@ -211,7 +211,9 @@ test("an archive of the first version still comes in, with jars that hold more t
   zip.text("manifest.json", JSON.stringify(manifest));
   zip.text(`treatments/${open}.dossier.json`, JSON.stringify(dossier));
   zip.text(`treatments/${open}.photographs.json`, JSON.stringify([listed]));
-  zip.picture(`photographs/${id}.jpg`, async () => bytes);
+  zip.picture(`photographs/${id}.jpg`, async function* () {
+    yield bytes;
+  });
   zip.text("cabinet.csv", "name,class,lot,size_g,left_g\nPutty grey,Epoxy putty,A7,100,180\nOdd,cheese,A8,1,1\n");
   await zip.end();
   const { left_out, ...came } = await restoreFrom(file, NOW);

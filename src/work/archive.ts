@@ -6,9 +6,9 @@ import { type Em, em as openEm } from "@/store/orm";
 import {
   type Brought,
   beginBringing,
+  photographSlices,
   putPhotograph,
   putRows,
-  storedPhotograph,
   storedPhotographs,
   TABLES,
   type TableRow,
@@ -34,8 +34,8 @@ export async function archiveTo(file: string, now: Date): Promise<Archived> {
       for (const table of TABLES) zip.lines(nameOf.table(table.table), () => counted(tx, table, rows));
       const pictures = await storedPhotographs(tx);
       for (const { id, mime } of pictures) {
-        zip.picture(nameOf.picture(id, mime), async () => (await storedPhotograph(tx, id))?.bytes ?? Buffer.alloc(0));
-        zip.picture(nameOf.thumbnail(id), async () => (await storedPhotograph(tx, id))?.thumbnail ?? Buffer.alloc(0));
+        zip.picture(nameOf.picture(id, mime), () => photographSlices(tx, id));
+        zip.picture(nameOf.thumbnail(id), () => photographSlices(tx, id, "thumbnail"));
       }
       // it tells how many rows there are: they are known once they are written
       zip.later(nameOf.manifest, () => {

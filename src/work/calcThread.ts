@@ -68,8 +68,8 @@ async function ask(name: string, input: unknown, limit: number): Promise<Outcome
 }
 
 function begun(): Ready {
-  // a path of the machine, so that the bundler leaves it alone: the thread reads the sources as scripts do
-  const worker = new Worker(path.join(process.cwd(), "bin", "lib", "calcThread.mjs"));
+  // the thread reads the sources as scripts do; written with `new`, the bundler would take it apart
+  const worker: Worker = Reflect.construct(Worker, [path.resolve("bin/lib/calcThread.mjs")]);
   worker.unref();
   const ready = new Promise<void>((resolve, reject) => {
     worker.once("message", () => resolve());

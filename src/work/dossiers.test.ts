@@ -283,7 +283,10 @@ describe("as a zip, its photographs as files", () => {
     for (const put of [undefined, Buffer.from("no picture")]) {
       const zip = new ZipWriter(file);
       zip.text("dossier.json", JSON.stringify(filed));
-      if (put) zip.picture(`photographs/${first?.id}.jpg`, async () => put);
+      if (put)
+        zip.picture(`photographs/${first?.id}.jpg`, async function* () {
+          yield put;
+        });
       await zip.end();
       expect(await problemOf(importDossierZip(file))).toMatchObject({ status: 422, errors: [{ path: "/treatment/photographs/0/file" }] });
       expect(await problemOf(exported(treatment))).toMatchObject({ status: 404 });

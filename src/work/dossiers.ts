@@ -16,7 +16,7 @@ import { ZipReader, ZipWriter } from "@/formats/zip";
 import { LogRow, Part, Piece, Treatment } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
 import { type PhotographRecord, photographBytes, photographsOf, photographsSize } from "@/store/queries";
-import { putPhotograph } from "@/store/tables";
+import { photographSlices, putPhotograph } from "@/store/tables";
 import { json } from "./archiveRead";
 import { closedAt } from "./log";
 import { collided, invalid, notFound } from "./problems";
@@ -50,8 +50,7 @@ export async function streamDossier(treatmentId: string, now: Date): Promise<{ r
   const stream = new PassThrough();
   const zip = new ZipWriter(stream);
   zip.text(DOSSIER_FILE, JSON.stringify(dossier, null, 1));
-  for (const { id, file } of photographs)
-    zip.picture(file, async () => (await photographBytes(await openEm(), id, false))?.bytes ?? Buffer.alloc(0));
+  for (const { id, file } of photographs) zip.picture(file, () => photographSlices(em, id));
   // what goes wrong is told to whoever reads the stream
   zip.end().catch(() => undefined);
   return { file: dossierName(dossier), stream };

@@ -3,7 +3,7 @@ import { withoutWhereabouts } from "@/formats/whereabouts";
 import { Photograph, Treatment } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
 import { keepBare, photographBytes, photographToBare } from "@/store/queries";
-import { storedPhotograph } from "@/store/tables";
+import { photographSlices } from "@/store/tables";
 import { found, once } from "./once";
 import { invalid, notFound, tooLarge } from "./problems";
 
@@ -44,8 +44,9 @@ export async function bareAll(): Promise<number> {
   const em = await openEm();
   let done = 0;
   for (let id = await photographToBare(em); id !== undefined; id = await photographToBare(em)) {
-    const { bytes = Buffer.alloc(0) } = (await storedPhotograph(em, id)) ?? {};
-    const bare = withoutWhereabouts(bytes);
+    const slices: Buffer[] = [];
+    for await (const slice of photographSlices(em, id)) slices.push(slice);
+    const bare = withoutWhereabouts(Buffer.concat(slices));
     await keepBare(em, id, bare, sha256(bare));
     done += 1;
   }
