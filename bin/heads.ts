@@ -2,9 +2,12 @@ import { closeStore, em } from "../src/store/orm";
 import { forgetHeads } from "../src/store/queries";
 import { airNow } from "../src/work/climate";
 import { refreshOpen } from "../src/work/heads";
+import { hashOf, STAMPED } from "./lib/hash.mjs";
 
 /** Throw away what is kept beside the treatments and work all of it out anew; with `--behind` only what is of another build. */
 async function main(): Promise<void> {
+  // as the app that runs would have worked them out
+  process.env.APP_STAMP ??= hashOf(process.cwd(), STAMPED);
   const [store, now] = [await em(), new Date()];
   const all = !process.argv.includes("--behind");
   if (all) await forgetHeads(store);

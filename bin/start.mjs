@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import path from "node:path";
 import { alone } from "./lib/alone.mjs";
 import { buildApp } from "./lib/build.mjs";
-import { hashOf } from "./lib/hash.mjs";
+import { hashOf, STAMPED } from "./lib/hash.mjs";
 import { ensurePackages } from "./lib/packages.mjs";
 import { isFree, startCluster } from "./lib/postgres.mjs";
 import { child, ended, FEW_ARENAS, run } from "./lib/run.mjs";
@@ -45,7 +45,7 @@ async function main() {
       ensurePackages(ROOT);
       cluster = await database();
       prepare(cluster);
-      process.env.APP_STAMP = hashOf(ROOT, ["src/core", "src/work"]);
+      process.env.APP_STAMP = hashOf(ROOT, STAMPED);
       if (!EMPTY && !process.env.SHOP_NAME) process.env.SHOP_NAME = "Haldenau Fairground Collection";
       if (!DEV) buildApp(ROOT);
       workOut(cluster);

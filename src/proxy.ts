@@ -3,6 +3,8 @@ import { strangeness } from "./app/guard";
 
 /** Pages for this machine's own names only, and scripts only where they bear this answer's mark (W3C CSP level 3). */
 export function proxy(request: NextRequest): NextResponse {
+  if (!isReadable(request.nextUrl.pathname)) return new NextResponse(JSON.stringify(UNREADABLE), { status: 400, headers: PROBLEM });
+  if (request.nextUrl.pathname.startsWith("/api/")) return NextResponse.next();
   const why = strangeness(request);
   if (why) return new NextResponse(why, { status: 403, headers: { "content-type": "text/plain; charset=utf-8" } });
   const policy = policyWith(Buffer.from(crypto.randomUUID()).toString("base64"));
@@ -30,5 +32,22 @@ function policyWith(nonce: string): string {
   ].join("; ");
 }
 
-/** Routes guard themselves: through here their bodies would be cut at ten megabytes. */
-export const config = { matcher: "/((?!api/|_next/static/|icon).*)" };
+const PROBLEM = { "content-type": "application/problem+json", "cache-control": "no-store" };
+const UNREADABLE = {
+  type: "urn:wanderjahr:problem:not-an-address",
+  title: "Not an address",
+  status: 400,
+  detail: "A percent sign in the address is followed by no character.",
+};
+
+/** Whether every percent sign stands for a character, and none for the end of a text. */
+function isReadable(path: string): boolean {
+  try {
+    return !decodeURIComponent(path).includes("\0");
+  } catch {
+    return false;
+  }
+}
+
+/** Routes guard themselves, but where their address can't be read: through here their bodies would be cut at ten megabytes. */
+export const config = { matcher: ["/((?!api/|_next/static/|icon).*)", "/(api/.*%.*)"] };

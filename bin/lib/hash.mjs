@@ -13,3 +13,6 @@ export function hashOf(root, names) {
   for (const name of names) if (existsSync(path.join(root, name))) add(name);
   return hash.digest("hex");
 }
+
+/** What heads are worked out by: of another hash they are worked out anew. */
+export const STAMPED = ["src/core", "src/work"];

@@ -1,3 +1,4 @@
+import { setTimeout as pause } from "node:timers/promises";
 import { MikroORM } from "@mikro-orm/postgresql";
 import { config } from "./config";
 
@@ -24,8 +25,29 @@ function orm(): Promise<MikroORM> {
   return fresh.orm;
 }
 
-/** An entity manager of its own for each request. */
-export const em = async () => (await orm()).em.fork();
+/** An entity manager of its own for each request; a transaction that the database gave up for another's sake is tried again. */
+export const em = async () => {
+  const fork = (await orm()).em.fork();
+  const once = fork.transactional.bind(fork);
+  fork.transactional = (work, options) => again(() => once(work, options));
+  return fork;
+};
+
+/** Deadlock, and a change that another made first: PostgreSQL, appendix A. */
+const GIVEN_UP = /^(40P01|40001)$/;
+const TRIES = 4;
+
+async function again<T>(work: () => Promise<T>): Promise<T> {
+  for (let tries = 1; ; tries++) {
+    try {
+      return await work();
+    } catch (error) {
+      if (tries === TRIES || !GIVEN_UP.test(String((error as { code?: unknown }).code))) throw error;
+      // those that waited for one another do not meet again at the same moment
+      await pause(20 * tries * (1 + Math.random()));
+    }
+  }
+}
 
 export type Em = Awaited<ReturnType<typeof em>>;
 

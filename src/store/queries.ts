@@ -100,12 +100,29 @@ export interface HeadRow {
 
 const OPEN_HEADS = `from treatment t left join treatment_head h on h.treatment_id = t.id where t.deleted_at is null and t.closed_at is null and ${NOT_REMOVED}`;
 
+/** A treatment whose head is behind, and the mark of the writing that made it so. */
+export interface Due {
+  readonly id: string;
+  readonly mark: string;
+}
+
 /** Treatments that were written to, or whose piece was, since their heads were kept. */
-export async function dueTreatments(em: Em): Promise<string[]> {
-  const rows = await em.execute<{ id: string }[]>(
-    `select d.treatment_id as id from treatment_due d join treatment t on t.id = d.treatment_id where t.closed_at is null and t.deleted_at is null`,
+export async function dueTreatments(em: Em): Promise<Due[]> {
+  return em.execute(
+    `select d.treatment_id as id, d.mark::text from treatment_due d join treatment t on t.id = d.treatment_id
+     where t.closed_at is null and t.deleted_at is null`,
   );
-  return rows.map(({ id }) => id);
+}
+
+/** These were worked out anew; what was written meanwhile has another mark, and stays due. */
+export async function settleDue(em: Em, settled: readonly Due[]): Promise<void> {
+  await em.execute(
+    `delete from treatment_due d using (
+       select d.treatment_id from treatment_due d join json_to_recordset(?::json) as s(id uuid, mark bigint)
+         on s.id = d.treatment_id and s.mark = d.mark order by d.treatment_id for update of d) s
+     where s.treatment_id = d.treatment_id`,
+    [JSON.stringify(settled)],
+  );
 }
 
 /** Open treatments whose head is missing, of another build, a day old or of another air; clocks that run follow the air from minute to minute. */
@@ -122,7 +139,7 @@ export async function driftedTreatments(
   return rows.map(({ id }) => id);
 }
 
-/** Keep heads; one of a later version stays. */
+/** Keep heads, in the order of their treatments as everyone who holds several; one of a later version stays. */
 export async function keepHeads(em: Em, heads: readonly HeadRow[]): Promise<void> {
   if (heads.length === 0) return;
   const columns = "treatment_id, version, piece_version, stamp, at, temp_c, runs, timed, touch_at, mixes, needs, item";
@@ -130,24 +147,20 @@ export async function keepHeads(em: Em, heads: readonly HeadRow[]): Promise<void
     `insert into treatment_head (${columns})
      select ${columns} from json_to_recordset(?::json) as h(treatment_id uuid, version int, piece_version int, stamp text, at timestamptz,
        temp_c float8, runs boolean, timed boolean, touch_at timestamptz, mixes jsonb, needs jsonb, item jsonb)
-     where exists (select 1 from treatment t where t.id = h.treatment_id)
+     where exists (select 1 from treatment t where t.id = h.treatment_id) order by treatment_id
      on conflict (treatment_id) do update set (${columns}) = (excluded.treatment_id, excluded.version, excluded.piece_version, excluded.stamp,
        excluded.at, excluded.temp_c, excluded.runs, excluded.timed, excluded.touch_at, excluded.mixes, excluded.needs, excluded.item)
      where excluded.version >= treatment_head.version`,
     [JSON.stringify(heads)],
   );
-  // what was written while they were worked out stays due
-  await em.execute(
-    `delete from treatment_due d using treatment t, treatment_head h
-     where d.treatment_id = any(?::uuid[]) and t.id = d.treatment_id and h.treatment_id = t.id and h.version = t.version`,
-    [`{${heads.map(({ treatment_id }) => treatment_id).join(",")}}`],
-  );
 }
 
-/** Throw all heads away: each is worked out again when it is asked for. */
+/** All heads are due: each is worked out again before it is shown. None is taken away, so that nobody waits for whoever keeps one. */
 export async function forgetHeads(em: Em): Promise<void> {
-  await em.execute("delete from treatment_head");
-  await em.execute("insert into treatment_due select id from treatment where closed_at is null on conflict do nothing");
+  await em.execute(
+    `insert into treatment_due select id from treatment where closed_at is null order by id
+     on conflict (treatment_id) do update set mark = nextval('treatment_due_mark')`,
+  );
 }
 
 /** Open treatments as Bench shows them: what is timed first, then by what is promised. */

@@ -1,6 +1,7 @@
+import { freshShop } from "@/core/shop/shop";
 import { done, mixed, READY } from "@/core/views/story.fixture";
 import { em } from "@/store/orm";
-import { forgetHeads, treatmentRecord } from "@/store/queries";
+import { dueTreatments, forgetHeads, holdTreatment, settleDue, treatmentRecord } from "@/store/queries";
 import { mixableNow } from "./batches";
 import { cabinetPage } from "./cabinet";
 import { airNow, setClimate } from "./climate";
@@ -9,6 +10,7 @@ import { listPage } from "./lists";
 import { appendEntry } from "./log";
 import { health, overview } from "./overview";
 import { createPiece, editPiece } from "./pieces";
+import { saveShop } from "./shop";
 import { chosenTreatment, newPiece, scratchDatabase, write } from "./testing.fixture";
 
 scratchDatabase();
@@ -85,6 +87,54 @@ describe("pages cost what has changed", () => {
     forgetLook();
     expect((await overview()).items).toEqual(before);
     expect(before.map((item) => item.id)).toEqual([id]);
+  });
+
+  test("what was worked out before the shop changed does not settle what came due since", async () => {
+    const id = await chosenTreatment();
+    const store = await em();
+    const before = await dueTreatments(store);
+    expect(before.map((due) => due.id)).toEqual([id]);
+    await forgetHeads(store);
+    await settleDue(store, before);
+    const since = await dueTreatments(store);
+    expect(since.map((due) => due.id)).toEqual([id]);
+    await settleDue(store, since);
+    expect(await dueTreatments(store)).toEqual([]);
+  });
+
+  test("under two writers, while the shop is saved and pages are read, heads end as the logs say and nobody waits in a circle", async () => {
+    const ids = [await chosenTreatment(), await chosenTreatment(), await chosenTreatment(), await chosenTreatment()];
+    const ROUNDS = 6;
+    const writer = async (mine: readonly string[]) => {
+      for (let round = 0; round < ROUNDS; round++)
+        for (const id of mine) await write(id, 2 + round, { kind: "noted", station: "survey", text: `round ${round}` });
+    };
+    const shopper = async () => {
+      for (let version = 0; version < ROUNDS; version++)
+        await saveShop({ ...freshShop("Haldenau", "Europe/Berlin"), version, scale_step_g: version % 2 === 0 ? 0.1 : 0.01 });
+    };
+    const reader = async () => {
+      for (let round = 0; round < 2 * ROUNDS; round++) {
+        forgetLook();
+        await overview();
+      }
+    };
+    await Promise.all([writer(ids.slice(0, 2)), writer(ids.slice(2)), shopper(), reader(), reader()]);
+    const { items } = await overview();
+    for (const id of ids) expect(items.find((item) => item.id === id)).toEqual(await anew(id));
+    expect(await dueTreatments(await em())).toEqual([]);
+  });
+
+  test("two that hold the same rows in opposite order both come through", async () => {
+    const [a, b] = [await chosenTreatment(), await chosenTreatment()];
+    const hold = async (first: string, second: string) =>
+      (await em()).transactional(async (tx) => {
+        await holdTreatment(tx, first);
+        await new Promise((done) => setTimeout(done, 50));
+        await holdTreatment(tx, second);
+        return "through";
+      });
+    expect(await Promise.all([hold(a, b), hold(b, a)])).toEqual(["through", "through"]);
   });
 
   test("a running clock follows the air that is set by hand at once", async () => {

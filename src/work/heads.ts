@@ -5,7 +5,16 @@ import { needsOf } from "@/core/views/needs";
 import type { Worked } from "@/core/views/worked";
 import { behind } from "@/store/lists";
 import type { Em } from "@/store/orm";
-import { driftedTreatments, dueTreatments, type HeadRow, keepHeads, type TreatmentRecord, treatmentsById } from "@/store/queries";
+import {
+  type Due,
+  driftedTreatments,
+  dueTreatments,
+  type HeadRow,
+  keepHeads,
+  settleDue,
+  type TreatmentRecord,
+  treatmentsById,
+} from "@/store/queries";
 import { type Air, climateSince } from "./climate";
 import { climateOf, type Item } from "./item";
 import { firstClock, type Read, readRecord, workOutRecord } from "./working";
@@ -19,21 +28,27 @@ export async function refreshOpen(em: Em, now: Date, air: Air): Promise<void> {
   const looked = shared.__wanderjahrLooked;
   const drifts = !looked || now.getTime() - looked.at > LOOK_MS || now.getTime() < looked.at || Math.abs(temp_C - looked.temp_C) > 0.2;
   const due = await dueTreatments(em);
-  if (drifts) {
-    await refresh(em, [...new Set([...due, ...(await driftedTreatments(em, { stamp: stampOf(), now, temp_C }))])], now, air);
-    shared.__wanderjahrLooked = { at: now.getTime(), temp_C };
-  } else await refresh(em, due, now, air);
+  const drifted = drifts ? await driftedTreatments(em, { stamp: stampOf(), now, temp_C }) : [];
+  const marks = new Map(due.map((each) => [each.id, each]));
+  await refresh(em, [...new Set([...marks.keys(), ...drifted])], now, air, marks);
+  if (drifts) shared.__wanderjahrLooked = { at: now.getTime(), temp_C };
 }
 
 /** The heads of these treatments, open or closed. */
 export async function refreshThese(em: Em, ids: readonly string[], now: Date, air: Air): Promise<void> {
-  await refresh(em, await behind(em, ids, stampOf()), now, air);
+  await refresh(em, await behind(em, ids, stampOf()), now, air, new Map());
 }
 
-async function refresh(em: Em, ids: readonly string[], now: Date, air: Air): Promise<void> {
+/** Work heads out and keep them; `due` as it was read before their logs were. */
+async function refresh(em: Em, ids: readonly string[], now: Date, air: Air, due: ReadonlyMap<string, Due>): Promise<void> {
   for (let from = 0; from < ids.length; from += AT_ONCE) {
-    const records = await treatmentsById(em, ids.slice(from, from + AT_ONCE));
+    const some = ids.slice(from, from + AT_ONCE);
+    const records = await treatmentsById(em, some);
     await keepHeads(em, await headsOf(em, records, now, air));
+    await settleDue(
+      em,
+      some.flatMap((id) => due.get(id) ?? []),
+    );
   }
 }
 

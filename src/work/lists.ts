@@ -40,12 +40,13 @@ const PAGE = 50;
 /** A page of Objects: filtered, in order and cut in the database. @throws {WorkProblem} 422 at a field */
 export async function listPage(input: unknown, now: Date): Promise<ListPage> {
   const { list = "open", order = "promised", words = "", after } = parse(ListInput, input);
+  const cursor = after ? { after: cursorOf(after, ORDER_KEYS[list === "closed" && order === "act" ? "closed" : order]) } : {};
   const em = await openEm();
   const air = await airNow(em, now);
   await refreshOpen(em, now, air);
   const asked = words.trim();
   const [rows, counts] = await Promise.all([
-    listRows(em, { list, order, now, ...holding(asked), ...(after ? { after: cursorOf(after) } : {}), limit: PAGE + 1 }),
+    listRows(em, { list, order, now, ...holding(asked), ...cursor, limit: PAGE + 1 }),
     listCounts(em, now),
   ]);
   const page = rows.slice(0, PAGE);
@@ -72,7 +73,15 @@ function holding(words: string) {
 
 const CursorShape = Type.Tuple([Type.String({ maxLength: 200 }), Type.String({ format: "uuid" })]);
 
-function cursorOf(after: string): Cursor {
+/** What the key of a line is in each order: a date, a time, or the text itself. */
+const ORDER_KEYS: Readonly<Record<ListOrder | "closed", RegExp>> = {
+  promised: /^(infinity|\d{4,}-\d\d-\d\d)$/,
+  act: /^(-?infinity|\d{4,}-\d\d-\d\d \d\d:\d\d:\d\d(\.\d+)?[+-]\d\d(:\d\d)?)$/,
+  closed: /^\d{4,}-\d\d-\d\d \d\d:\d\d:\d\d(\.\d+)?[+-]\d\d(:\d\d)?$/,
+  reference: /^/,
+};
+
+function cursorOf(after: string, keys: RegExp): Cursor {
   const wrong = invalid([{ path: "/after", message: "is not what the page before gave as its next" }]);
   let read: unknown;
   try {
@@ -82,6 +91,7 @@ function cursorOf(after: string): Cursor {
   }
   try {
     const [key, id]: Static<typeof CursorShape> = parse(CursorShape, read);
+    if (!keys.test(key)) throw wrong;
     return { key, id };
   } catch {
     throw wrong;

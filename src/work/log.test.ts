@@ -32,6 +32,65 @@ test("the same key twice is one entry, even at the same moment", async () => {
   expect((await treatmentPage(treatment)).treatment.marks.size).toBe(1);
 });
 
+test("the same key with another body is told, not swallowed; the same body in another order of its fields is the same", async () => {
+  const treatment = await chosenTreatment();
+  const key = "one-press-of-a-button";
+  const first = await appendEntry(treatment, { key, version: 2, body: { kind: "noted", station: "fill", text: "edge lifted" } }, NOW);
+  const again = appendEntry(treatment, { key, version: 2, body: { text: "edge lifted", kind: "noted", station: "fill" } }, NOW);
+  expect(await again).toEqual(first);
+  const other = appendEntry(treatment, { key, version: 3, body: { kind: "noted", station: "fill", text: "edge lies" } }, NOW);
+  expect(await problemOf(other)).toMatchObject({ status: 422, errors: [{ path: "/key" }] });
+  expect((await treatmentPage(treatment)).record.version).toBe(3);
+});
+
+test("what can't be planned is refused at its field, and the treatment goes on", async () => {
+  const treatment = await chosenTreatment();
+  const way = { way: "wishing", reason: "it would be nice" };
+  expect(await problemOf(write(treatment, 2, { ...surveyed(), way } as never))).toMatchObject({
+    status: 422,
+    errors: [{ path: "/body/way/way" }],
+  });
+  const product = { id: crypto.randomUUID(), name: "Odd putty", figures: { shrinkage_pct: [1e300, 1e300] } };
+  const chain = [{ role: "filler", class: "epoxy-putty", product }];
+  expect(await problemOf(write(treatment, 2, { ...matched, chain } as never))).toMatchObject({
+    status: 422,
+    errors: [{ path: "/body/chain/0/product/figures/shrinkage_pct/0" }, { path: "/body/chain/0/product/figures/shrinkage_pct/1" }],
+  });
+  await write(treatment, 2, { kind: "noted", station: "survey", text: "still here" });
+});
+
+test("a treatment whose log is broken already says since which entry, takes notes, and is mended by taking that back", async () => {
+  const treatment = await chosenTreatment();
+  const broken = crypto.randomUUID();
+  const body = JSON.stringify({ ...surveyed(), way: { way: "wishing", reason: "it would be nice" } });
+  const store = await em();
+  await store.execute(
+    "insert into log_entry (id, treatment_id, seq, key, at, kind, v, body) values (?, ?, 3, 'odd', ?, 'surveyed', 2, ?::jsonb)",
+    [broken, treatment, NOW, body],
+  );
+  await store.execute("update treatment set version = 3 where id = ?", [treatment]);
+  expect((await treatmentPage(treatment)).item.brief.broken).toContain("since entry 3");
+  await write(treatment, 3, { kind: "noted", station: "survey", text: "what is this?" });
+  expect((await problemOf(write(treatment, 4, done("r1/ready/photograph")))).detail).toContain("since entry 3");
+  await write(treatment, 4, { kind: "withdrawn" }, { corrects: broken });
+  await write(treatment, 5, done("r1/ready/photograph"));
+  expect((await treatmentPage(treatment)).item.brief.broken).toBeUndefined();
+});
+
+test("a text that no record can hold is refused at its field; a time out of the world too", async () => {
+  const treatment = await chosenTreatment();
+  const noted = (text: string) => write(treatment, 2, { kind: "noted", station: "survey", text });
+  for (const text of ["a\0b", "half \ud83d"])
+    expect(await problemOf(noted(text))).toMatchObject({ status: 422, errors: [{ path: "/body/text" }] });
+  const deep = JSON.parse(`${"[".repeat(500)}1${"]".repeat(500)}`);
+  expect(await problemOf(appendEntry(treatment, deep, NOW))).toMatchObject({ status: 400 });
+  const at = "1066-10-14T09:00:00Z";
+  expect(await problemOf(write(treatment, 2, done("r1/ready/photograph"), { at }))).toMatchObject({
+    status: 422,
+    errors: [{ path: "/at" }],
+  });
+});
+
 test("two windows at once: one writes, the other is told what was written", async () => {
   const treatment = await chosenTreatment();
   const both = await Promise.allSettled([

@@ -32,7 +32,11 @@ export async function appendEntry(treatmentId: string, input: unknown, now: Date
   return em.transactional(async (tx) => {
     const { treatment, record } = await heldTreatment(tx, treatmentId);
     const known = await tx.findOne(LogRow, { treatment: treatmentId, key: entry.key });
-    if (known) return { id: known.id, version: known.seq };
+    if (known) {
+      if (!isSame(known.body, entry.body))
+        throw invalid([{ path: "/key", message: "was used for another entry: send this one under its own" }]);
+      return { id: known.id, version: known.seq };
+    }
     if (treatment.version !== entry.version)
       throw collided(whatHappened(record.log, entry.version), {
         version: treatment.version,
@@ -41,6 +45,21 @@ export async function appendEntry(treatmentId: string, input: unknown, now: Date
     return writeEntry(tx, treatment, record, { ...entry, at: momentOf(entry, now), past: entry.at !== undefined }, now);
   });
 }
+
+/** Whether an entry is the one that was sent: what the record puts in itself is not looked at. */
+function isSame(kept: object, sent: EventBody): boolean {
+  const told = (body: object) =>
+    canonical(Object.fromEntries(Object.entries(body).filter(([field]) => field !== "words" && field !== "paper")));
+  return told(kept) === told(sent);
+}
+
+/** The same text for the same value, however its fields are ordered. */
+const canonical = (value: unknown): string =>
+  JSON.stringify(value, (_, inner: unknown) =>
+    typeof inner === "object" && inner !== null && !Array.isArray(inner)
+      ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : 1)))
+      : inner,
+  );
 
 /** A treatment, held until this transaction ends. @throws {WorkProblem} 404 when it is gone */
 export async function heldTreatment(tx: Em, id: string): Promise<{ treatment: ITreatment; record: TreatmentRecord }> {

@@ -4,7 +4,8 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import { pipeline } from "node:stream/promises";
 import { type Problem, problem } from "@/core/problem";
-import { invalid, storeProblem, WorkProblem } from "@/work/problems";
+import { readable } from "@/work/parse";
+import { malformed, storeProblem, WorkProblem } from "@/work/problems";
 import { strangeness } from "../guard";
 
 const JSON_LIMIT = 1024 * 1024;
@@ -14,9 +15,11 @@ export async function answer(request: Request, work: () => Promise<unknown>, sta
   try {
     const strange = strangeness(request);
     if (strange) return problemResponse(problem(403, "Not from here", strange));
+    const url = new URL(request.url);
+    readable([unescaped(url.pathname), ...url.searchParams.entries()]);
     const result = await work();
     if (result instanceof Response) return result;
-    return Response.json(result ?? {}, { status });
+    return Response.json(result ?? {}, { status, headers: PRIVATE });
   } catch (error) {
     // whoever asked has gone: nobody reads this
     if (request.signal.aborted) return new Response(null, { status: 499 });
@@ -28,11 +31,26 @@ export async function answer(request: Request, work: () => Promise<unknown>, sta
   }
 }
 
+/** A part of the address as it is meant. @throws {WorkProblem} 400 where it is written so that nothing is */
+function unescaped(text: string): string {
+  try {
+    return decodeURIComponent(text);
+  } catch {
+    throw malformed("Not an address", "A percent sign in the address is followed by no character.");
+  }
+}
+
+/** What is told of the shop stays with whoever asked. */
+export const PRIVATE = { "cache-control": "no-store" } as const;
+
 /** By status, what goes with it: when to come again; that the rest of a body that is not read is not waited for. */
 const HEADERS: Readonly<Record<number, Readonly<Record<string, string>>>> = { 503: { "retry-after": "5" }, 413: { connection: "close" } };
 
 export function problemResponse(body: Problem): Response {
-  return Response.json(body, { status: body.status, headers: { "content-type": "application/problem+json", ...HEADERS[body.status] } });
+  return Response.json(body, {
+    status: body.status,
+    headers: { "content-type": "application/problem+json", ...PRIVATE, ...HEADERS[body.status] },
+  });
 }
 
 /** The body as JSON. @throws {WorkProblem} 413 over `limit` bytes, 415 when it is not sent as JSON, 400 when it is none */
@@ -44,22 +62,9 @@ export async function readJson(request: Request, limit = JSON_LIMIT): Promise<un
   try {
     value = JSON.parse(bytes.toString("utf8"));
   } catch (error) {
-    throw new WorkProblem(problem(400, "Not JSON", (error as Error).message));
+    throw malformed("Not JSON", (error as Error).message);
   }
-  const unfit = unfitText(value);
-  if (unfit !== undefined) throw invalid([{ path: unfit, message: "holds a character that no record can hold" }]);
-  return value;
-}
-
-/** Where a text has a NUL or half a character in it, as a JSON pointer; undefined = nowhere. */
-function unfitText(value: unknown, path = ""): string | undefined {
-  if (typeof value === "string") return value.includes("\0") || !value.isWellFormed() ? path : undefined;
-  if (typeof value !== "object" || value === null) return undefined;
-  for (const [key, inner] of Object.entries(value)) {
-    const found = unfitText(key, path) ?? unfitText(inner, `${path}/${key}`);
-    if (found !== undefined) return found;
-  }
-  return undefined;
+  return readable(value);
 }
 
 /** The body as a file, for as long as `work` takes: it is never held whole. @throws {WorkProblem} 413 over `limit` bytes */

@@ -15,7 +15,7 @@ export default async function ObjectsPage({ searchParams }: PageProps<"/objects"
         {
           list: LISTS.find((each) => each === list) ?? "open",
           order: ORDERS.find((each) => each === order) ?? "promised",
-          words: typeof words === "string" ? words.slice(0, 200) : "",
+          words: typeof words === "string" ? words.slice(0, 200).replaceAll("\0", "") : "",
         },
         new Date(),
       ),

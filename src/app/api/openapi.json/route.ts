@@ -1,5 +1,4 @@
 import { openApi } from "@/work/openapi";
+import { answer } from "../http";
 
-export const dynamic = "force-static";
-
-export const GET = () => Response.json(openApi());
+export const GET = (request: Request) => answer(request, async () => openApi());

@@ -1,6 +1,6 @@
 import { Readable } from "node:stream";
 import { streamDossier } from "@/work/dossiers";
-import { answer } from "../../../http";
+import { answer, PRIVATE } from "../../../http";
 
 export const GET = (request: Request, { params }: RouteContext<"/api/treatments/[id]/dossier.zip">) =>
   answer(request, async () => {
@@ -8,6 +8,6 @@ export const GET = (request: Request, { params }: RouteContext<"/api/treatments/
     // whoever asked has gone: nothing more is fetched
     request.signal.addEventListener("abort", () => stream.destroy());
     return new Response(Readable.toWeb(stream) as ReadableStream, {
-      headers: { "content-type": "application/zip", "content-disposition": `attachment; filename="${file}.dossier.zip"` },
+      headers: { ...PRIVATE, "content-type": "application/zip", "content-disposition": `attachment; filename="${file}.dossier.zip"` },
     });
   });

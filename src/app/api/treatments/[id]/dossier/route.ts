@@ -1,5 +1,5 @@
 import { dossierName, exportDossier } from "@/work/dossiers";
-import { answer } from "../../../http";
+import { answer, PRIVATE } from "../../../http";
 
 /** Small enough for one text, it is that; else its zip is sent for. */
 export const GET = (request: Request, { params }: RouteContext<"/api/treatments/[id]/dossier">) =>
@@ -8,6 +8,10 @@ export const GET = (request: Request, { params }: RouteContext<"/api/treatments/
     const dossier = await exportDossier(id, new Date());
     if (!dossier) return new Response(null, { status: 303, headers: { location: `/api/treatments/${id}/dossier.zip` } });
     return new Response(JSON.stringify(dossier, null, 1), {
-      headers: { "content-type": "application/json", "content-disposition": `attachment; filename="${dossierName(dossier)}.dossier.json"` },
+      headers: {
+        ...PRIVATE,
+        "content-type": "application/json",
+        "content-disposition": `attachment; filename="${dossierName(dossier)}.dossier.json"`,
+      },
     });
   });
