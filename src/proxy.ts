@@ -1,5 +1,5 @@
 import { type NextRequest, NextResponse } from "next/server";
-import { strangeness } from "./app/guard";
+import { NONCE, strangeness } from "./app/guard";
 
 /** Pages for this machine's own names only, and scripts only where they bear this answer's mark (W3C CSP level 3). */
 export function proxy(request: NextRequest): NextResponse {
@@ -7,10 +7,12 @@ export function proxy(request: NextRequest): NextResponse {
   if (request.nextUrl.pathname.startsWith("/api/")) return NextResponse.next();
   const why = strangeness(request);
   if (why) return new NextResponse(why, { status: 403, headers: { "content-type": "text/plain; charset=utf-8" } });
-  const policy = policyWith(Buffer.from(crypto.randomUUID()).toString("base64"));
+  const nonce = Buffer.from(crypto.randomUUID()).toString("base64");
+  const policy = policyWith(nonce);
   const headers = new Headers(request.headers);
   // the framework reads the mark from here and puts it on its own scripts
   headers.set("content-security-policy", policy);
+  headers.set(NONCE, nonce);
   const response = NextResponse.next({ request: { headers } });
   response.headers.set("content-security-policy", policy);
   return response;
@@ -50,4 +52,4 @@ function isReadable(path: string): boolean {
 }
 
 /** Routes guard themselves, but where their address can't be read: through here their bodies would be cut at ten megabytes. */
-export const config = { matcher: ["/((?!api/|_next/static/|icon).*)", "/(api/.*%.*)"] };
+export const config = { matcher: ["/((?!api/|_next/static/|icon|early).*)", "/(api/.*%.*)"] };

@@ -3,7 +3,7 @@ import path from "node:path";
 import { hashOf } from "./hash.mjs";
 import { run } from "./run.mjs";
 
-const SOURCES = ["src", "package.json", "package-lock.json", "next.config.ts", "postcss.config.mjs", "tsconfig.json"];
+const SOURCES = ["src", "public", "package.json", "package-lock.json", "next.config.ts", "postcss.config.mjs", "tsconfig.json"];
 
 /** Build the app when its sources have changed since the last build. */
 export function buildApp(root) {

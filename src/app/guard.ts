@@ -1,3 +1,6 @@
+/** The header that tells a page the mark of its scripts. */
+export const NONCE = "x-nonce";
+
 const OWN_NAMES = ["127.0.0.1", "localhost", "[::1]"];
 
 /**

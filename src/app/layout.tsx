@@ -1,5 +1,8 @@
 import type { Metadata, Viewport } from "next";
+import { headers } from "next/headers";
 import type { ReactNode } from "react";
+import { Ready } from "@/ui/frame/Ready";
+import { NONCE } from "./guard";
 import "./globals.css";
 
 /** Every answer bears its own mark for scripts. */
@@ -11,10 +14,18 @@ export const metadata: Metadata = {
 };
 export const viewport: Viewport = { width: "device-width", initialScale: 1, themeColor: "#e0e8e5" };
 
-export default function RootLayout({ children }: { children: ReactNode }) {
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const nonce = (await headers()).get(NONCE) ?? "";
   return (
-    <html lang="en">
-      <body>{children}</body>
+    // the scripts of this page write on it before it is taken over
+    <html lang="en" suppressHydrationWarning>
+      <head>
+        <script src="/early.js" nonce={nonce} suppressHydrationWarning />
+      </head>
+      <body>
+        {children}
+        <Ready />
+      </body>
     </html>
   );
 }

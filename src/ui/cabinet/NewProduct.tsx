@@ -42,7 +42,7 @@ export function NewProduct() {
     saved: ({ id }) => router.push(`/cabinet?product=${id}`),
   });
   return (
-    <form className="form-page" onSubmit={submit} noValidate>
+    <form method="post" className="form-page" onSubmit={submit} noValidate>
       <h1 className="pb-1">Put a jar in</h1>
       <p className="dim pb-4">Match then takes it before anything that has to be bought, with its own figures.</p>
       <Restored when={restored} />

@@ -26,7 +26,7 @@ export function SideForm<Form extends FieldValues, Value>(props: SideFormProps<F
     close();
   };
   return (
-    <form className="grid gap-2 pt-2" onSubmit={submit} noValidate>
+    <form method="post" className="grid gap-2 pt-2" onSubmit={submit} noValidate>
       <Restored when={restored} />
       {children(form as Pick<UseFormReturn<Form>, "register" | "watch">, errors)}
       <FormEnd save={button} className="btn small" {...end}>

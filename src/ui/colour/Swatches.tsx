@@ -66,6 +66,7 @@ export function Swatches({ swatches, recipes, classes }: Props) {
         </ul>
       )}
       <form
+        method="post"
         className="swatch-form"
         onSubmit={(event) => {
           event.preventDefault();

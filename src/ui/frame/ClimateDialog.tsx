@@ -42,6 +42,7 @@ function ClimateForm({ air, close }: { air: Air; close: () => void }) {
   };
   return (
     <form
+      method="post"
       className="mt-2 grid gap-2"
       onSubmit={(event) => {
         event.preventDefault();

@@ -2,14 +2,13 @@
 import { useRouter } from "next/navigation";
 import { useEffect } from "react";
 
-/** Reads the page anew when its window is looked at again: another tab may have written meanwhile. Says on the page that its script runs. */
+/** Reads the page anew when its window is looked at again: another tab may have written meanwhile. */
 export function Fresh() {
   const router = useRouter();
   useEffect(() => {
     const look = () => {
       if (document.visibilityState === "visible") router.refresh();
     };
-    document.documentElement.dataset.ready = "true";
     document.addEventListener("visibilitychange", look);
     return () => document.removeEventListener("visibilitychange", look);
   }, [router]);

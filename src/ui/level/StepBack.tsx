@@ -35,6 +35,7 @@ export function StepBack({ level: { damage, rungs, coarser } }: { level: Levelli
         </Sign>
       )}
       <form
+        method="post"
         className="grid max-w-[420px] gap-2 pt-2"
         onSubmit={(event) => {
           event.preventDefault();

@@ -51,7 +51,7 @@ export function AddDamage({ piece, parts }: Props) {
   });
   const where = form.watch("where");
   return (
-    <form className="grid gap-2 pt-3" onSubmit={submit} noValidate>
+    <form method="post" className="grid gap-2 pt-3" onSubmit={submit} noValidate>
       <Restored when={restored} />
       <TextField
         label="What else is to be mended?"

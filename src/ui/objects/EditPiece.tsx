@@ -37,7 +37,7 @@ export function EditPiece({ piece }: { piece: PieceHead }) {
   });
   const rows = useFieldArray({ control: form.control, name: "parts" });
   return (
-    <form onSubmit={submit} noValidate>
+    <form method="post" onSubmit={submit} noValidate>
       <Restored when={restored} />
       <div className="form-grid">
         <PieceFields form={form} errors={errors} />

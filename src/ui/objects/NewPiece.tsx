@@ -49,7 +49,7 @@ export function NewPiece({ title }: { title: string }) {
     saved: ({ treatment_id }) => router.push(`/treatments/${treatment_id}/survey`),
   });
   return (
-    <form className="form-page" onSubmit={submit} noValidate>
+    <form method="post" className="form-page" onSubmit={submit} noValidate>
       <h1 className="pb-1">New piece</h1>
       <p className="dim pb-4">Three minutes. Its eight stations come from what you enter here and at Survey.</p>
       <Restored when={restored} />

@@ -68,6 +68,7 @@ export function BackTo({ stations, here, places }: Props) {
   const shown: Wrong = tried ? wrong : {};
   return (
     <form
+      method="post"
       aria-label="Open a further round"
       className="panel-block grid max-w-[520px] gap-2"
       onSubmit={(event) => {

@@ -145,6 +145,7 @@ function BatchForm({ operation, air, close, takers, own }: Props & { takers: rea
   };
   return (
     <form
+      method="post"
       className="mt-2 grid grid-cols-[minmax(0,1fr)] gap-3"
       onSubmit={(event) => {
         event.preventDefault();

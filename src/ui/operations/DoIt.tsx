@@ -45,6 +45,7 @@ export function DoIt({ operation, air, now, against }: Props) {
   };
   return (
     <form
+      method="post"
       className="grid justify-items-end gap-2"
       onSubmit={(event) => {
         event.preventDefault();

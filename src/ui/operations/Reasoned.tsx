@@ -28,6 +28,7 @@ export function Reasoned({
     );
   return (
     <form
+      method="post"
       className="grid w-full max-w-[340px] gap-2"
       onSubmit={(event) => {
         event.preventDefault();

@@ -104,6 +104,7 @@ function Heights({ damage, set, proud_mm, extra_pct }: FillSet) {
   };
   return (
     <form
+      method="post"
       className="grid max-w-[560px] gap-3 pt-3 sm:grid-cols-2"
       onSubmit={(event) => {
         event.preventDefault();

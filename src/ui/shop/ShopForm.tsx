@@ -29,7 +29,7 @@ export function ShopForm({ shop }: { shop: Shop & { readonly version: number } }
   });
   const part: ShopPart = { form, errors, values: form.watch() };
   return (
-    <form className="form-page" onSubmit={submit} noValidate>
+    <form method="post" className="form-page" onSubmit={submit} noValidate>
       <h1 className="pb-1">Shop</h1>
       <p className="dim pb-4">It holds for every piece and every device: clocks, doses, tools and names come from here.</p>
       <Restored when={restored} />

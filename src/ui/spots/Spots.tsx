@@ -114,6 +114,7 @@ function Finder({ kind, photograph, damage, spots }: FinderProps) {
       </div>
       {draft.place ? (
         <form
+          method="post"
           className="grid gap-2 pt-2"
           onSubmit={(event) => {
             event.preventDefault();

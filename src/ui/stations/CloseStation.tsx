@@ -129,7 +129,7 @@ function SignForm({ treatment, open, operations }: Pick<Props, "treatment" | "op
     if (await log.write({ kind: "closed", ...signed, hands_min: SIGN_MIN, operations: [...operations] })) draft.clear();
   });
   return (
-    <form className="rule mt-4 grid gap-3 pt-3" onSubmit={submit}>
+    <form method="post" className="rule mt-4 grid gap-3 pt-3" onSubmit={submit}>
       <TextField
         label="Final notes"
         field={form.register("notes")}
@@ -169,6 +169,7 @@ function Closed({ at, notes, signed_by }: NonNullable<Props["closed"]>) {
       </Sign>
       {notes !== "" && <p className="whitespace-pre-wrap wrap-anywhere text-read leading-[22px]">{notes}</p>}
       <form
+        method="post"
         className="grid grid-cols-[minmax(0,1fr)_auto] items-end gap-3"
         onSubmit={(event) => {
           event.preventDefault();

@@ -129,7 +129,7 @@ export function SurveyStation(props: Props) {
   const live = JSON.stringify(values) !== start || part_id !== props.part_id;
   const part_: SurveyPart = { form, values, errors: wrongs };
   return (
-    <form id={FORM_ID} onSubmit={save} noValidate>
+    <form method="post" id={FORM_ID} onSubmit={save} noValidate>
       <div className="survey-top">
         <div className="col-rule">
           <ConditionMap

@@ -121,6 +121,7 @@ function Pouring(props: PouringProps) {
   const there = poured[pour.part];
   return (
     <form
+      method="post"
       className="grid gap-2 pt-1"
       onSubmit={(event) => {
         event.preventDefault();
