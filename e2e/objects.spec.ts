@@ -22,12 +22,12 @@ test("a list of more than a page is read on, and a long one draws only the rows 
   for (let i = 1; i <= 110; i++) await newTreatment(page, { title: `Shooting-gallery duck ${i}`, reference: `HF-D${i}` });
   await page.goto("/objects?words=gallery+duck&order=reference");
   const rows = page.locator(".obj-row");
-  await expect(rows).toHaveCount(50);
-  await page.getByRole("button", { name: "Show more" }).click();
-  await expect(page.locator("table.lst")).toHaveAttribute("aria-rowcount", "101");
+  await expect(rows).toHaveCount(30);
+  for (const all of ["61", "91", "111"]) {
+    await page.getByRole("button", { name: "Show more" }).click();
+    await expect(page.locator("table.lst")).toHaveAttribute("aria-rowcount", all);
+  }
   expect(await rows.count()).toBeLessThan(60);
-  await page.getByRole("button", { name: "Show more" }).click();
-  await expect(page.locator("table.lst")).toHaveAttribute("aria-rowcount", "111");
   await expect(page.getByRole("button", { name: "Show more" })).toHaveCount(0);
   await page.locator(".shell-main").evaluate((main) => main.scrollTo({ top: main.scrollHeight }));
   await expect(rows.filter({ hasText: "HF-D110" })).toBeVisible();

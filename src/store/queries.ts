@@ -139,20 +139,45 @@ export async function driftedTreatments(
   return rows.map(({ id }) => id);
 }
 
-/** Keep heads, in the order of their treatments as everyone who holds several; one of a later version stays. */
+/** Keep heads, in the order of their treatments as everyone who holds several; one of a later version stays, and its needs with it. */
 export async function keepHeads(em: Em, heads: readonly HeadRow[]): Promise<void> {
   if (heads.length === 0) return;
-  const columns = "treatment_id, version, piece_version, stamp, at, temp_c, runs, timed, touch_at, mixes, needs, item";
-  await em.execute(
+  await em.transactional(async (tx) => {
+    const kept = await putHeads(tx, heads);
+    await putNeeds(
+      tx,
+      heads.filter(({ treatment_id }) => kept.has(treatment_id)),
+    );
+  });
+}
+
+/** What these treatments will still take, in place of what was known. */
+async function putNeeds(tx: Em, heads: readonly HeadRow[]): Promise<void> {
+  const ids = heads.map(({ treatment_id }) => treatment_id).sort();
+  await tx.execute("delete from treatment_need where treatment_id = any(?::uuid[])", [`{${ids.join(",")}}`]);
+  const lines = heads.flatMap(({ treatment_id, needs }) => needs.map((need, nth) => ({ treatment_id, nth, need })));
+  await tx.execute(
+    `insert into treatment_need (treatment_id, nth, class, product, grams, began, need)
+     select n.treatment_id, n.nth, n.need ->> 'class', coalesce(n.need ->> 'product', ''), (n.need ->> 'grams')::float8, t.created_at, n.need
+     from json_to_recordset(?::json) as n(treatment_id uuid, nth int, need jsonb) join treatment t on t.id = n.treatment_id
+     where t.closed_at is null and t.deleted_at is null order by 1, 2`,
+    [JSON.stringify(lines)],
+  );
+}
+
+async function putHeads(tx: Em, heads: readonly HeadRow[]): Promise<ReadonlySet<string>> {
+  const columns = "treatment_id, version, piece_version, stamp, at, temp_c, runs, timed, touch_at, mixes, item";
+  const rows = await tx.execute<{ treatment_id: string }[]>(
     `insert into treatment_head (${columns})
      select ${columns} from json_to_recordset(?::json) as h(treatment_id uuid, version int, piece_version int, stamp text, at timestamptz,
-       temp_c float8, runs boolean, timed boolean, touch_at timestamptz, mixes jsonb, needs jsonb, item jsonb)
+       temp_c float8, runs boolean, timed boolean, touch_at timestamptz, mixes jsonb, item jsonb)
      where exists (select 1 from treatment t where t.id = h.treatment_id) order by treatment_id
      on conflict (treatment_id) do update set (${columns}) = (excluded.treatment_id, excluded.version, excluded.piece_version, excluded.stamp,
-       excluded.at, excluded.temp_c, excluded.runs, excluded.timed, excluded.touch_at, excluded.mixes, excluded.needs, excluded.item)
-     where excluded.version >= treatment_head.version`,
+       excluded.at, excluded.temp_c, excluded.runs, excluded.timed, excluded.touch_at, excluded.mixes, excluded.item)
+     where excluded.version >= treatment_head.version returning treatment_id`,
     [JSON.stringify(heads)],
   );
+  return new Set(rows.map(({ treatment_id }) => treatment_id));
 }
 
 /** All heads are due: each is worked out again before it is shown. None is taken away, so that nobody waits for whoever keeps one. */
@@ -180,15 +205,21 @@ export async function openItemRows<T>(em: Em, most: number): Promise<T[]> {
  * all `others` as one sum.
  */
 export async function openNeeds<T>(em: Em, most: number): Promise<Array<{ need: T; others: number; grams: number }>> {
+  const live = `from treatment_need n join treatment t on t.id = n.treatment_id where ${NOT_REMOVED}`;
   return em.execute(
-    `with ranked as (
-       select n.need, n.need ->> 'class' as class, n.need ->> 'product' as product, (n.need ->> 'grams')::float8 as grams,
-         row_number() over (partition by n.need ->> 'class', n.need ->> 'product' order by t.created_at, t.id) as place
-       ${OPEN_HEADS.replace("left join", "join").replace("where", "cross join lateral jsonb_array_elements(h.needs) as n(need) where")})
-     select need, 0 as others, grams from ranked where place <= ?
+    `with stuff as (select n.class, n.product, count(*)::int as alike, sum(n.grams) as grams ${live} group by 1, 2),
+     first as (
+       select s.class, s.product, s.alike, s.grams as whole, n.need, n.grams,
+         row_number() over (partition by s.class, s.product order by n.began, n.treatment_id, n.nth) as place
+       from stuff s cross join lateral (
+         select n.need, n.grams, n.began, n.treatment_id, n.nth ${live} and n.class = s.class and n.product = s.product
+         order by n.began, n.treatment_id, n.nth limit ?) n)
+     select need, 0 as others, grams from first where place <= ?
      union all
-     select min(need::text)::jsonb, count(*)::int, sum(grams) from ranked where place > ? group by class, product`,
-    [most, most],
+     select need, alike - ?, whole - (select sum(b.grams) from first b
+         where b.class = first.class and b.product = first.product and b.place <= ?)
+     from first where place = ?`,
+    [most + 1, most, most, most, most + 1],
   );
 }
 

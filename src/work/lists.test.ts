@@ -39,11 +39,11 @@ const fieldsOf = (work: Promise<unknown>) =>
   );
 
 describe("a list is read a page at a time", () => {
-  test("in every order each treatment stands once, pages hold fifty, and marks are read as numbers", async () => {
+  test("in every order each treatment stands once, pages hold thirty, and marks are read as numbers", async () => {
     const made = await pieces(120);
     for (const order of ["promised", "act", "reference"]) {
       const pages = await all({ order });
-      expect(pages.map(({ items }) => items.length)).toEqual([50, 50, 20]);
+      expect(pages.map(({ items }) => items.length)).toEqual([30, 30, 30, 30]);
       expect(pages.flatMap(({ items }) => items.map(({ id }) => id)).sort()).toEqual([...made].sort());
     }
     const marks = (await all({ order: "reference" })).flatMap(({ items }) => items.map(({ reference }) => reference));

@@ -35,7 +35,7 @@ export interface ListPage {
   readonly counts: Readonly<Record<ListName, number>>;
 }
 
-const PAGE = 50;
+const PAGE = 30;
 
 /** A page of Objects: filtered, in order and cut in the database. @throws {WorkProblem} 422 at a field */
 export async function listPage(input: unknown, now: Date): Promise<ListPage> {
