@@ -84,16 +84,21 @@ const FORMATS: Readonly<Record<string, Arbitrary<string>>> = {
   uuid: fc.uuid(),
 };
 
-function text({ format, pattern, minLength = 0, maxLength = 40 }: Schema): Arbitrary<string> {
+/** Where a schema sets no end to a text, one is made up. */
+const LONG = 40;
+
+function text({ format, pattern, minLength = 0, maxLength }: Schema): Arbitrary<string> {
   const formatted = format && FORMATS[format];
   if (formatted) return formatted;
-  if (pattern) return fc.stringMatching(new RegExp(pattern)).filter((made) => made.length >= minLength && made.length <= maxLength);
+  if (pattern)
+    return fc.stringMatching(new RegExp(pattern)).filter((made) => made.length >= minLength && made.length <= (maxLength ?? made.length));
+  const most = maxLength ?? LONG;
   return fc.oneof(
     fc
       .constantFrom("d1", "a", "b", "constructor", "__proto__", "NaN", "\u202e", "’; drop", "%00", "P240")
-      .filter((made) => made.length >= minLength && made.length <= maxLength),
+      .filter((made) => made.length >= minLength && made.length <= most),
     fc
-      .string({ minLength, maxLength: Math.min(maxLength, Math.max(minLength, 12)), unit: "binary" })
+      .string({ minLength, maxLength: Math.min(most, Math.max(minLength, 12)), unit: "binary" })
       .filter((made) => made.isWellFormed() && !made.includes("\0")),
   );
 }
