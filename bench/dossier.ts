@@ -67,6 +67,7 @@ async function main(): Promise<void> {
     }
     for (const [way, [few = 1, many = 1]] of Object.entries(peaks))
       console.log(`dossier ${way}: ${(many / few).toFixed(2)} × the memory of one photograph (aim: under ${AIM_MB} MB)`);
+    if (Object.values(peaks).some((all) => all.some((peak) => peak > AIM_MB))) process.exitCode = 1;
     await closeStore();
   } finally {
     rmSync(folder, { recursive: true });
