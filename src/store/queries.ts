@@ -72,12 +72,12 @@ export async function treatmentsById(em: Em, ids: readonly string[]): Promise<Tr
   return ids.length === 0 ? [] : treatments(em, "and t.id = any(?::uuid[])", [`{${ids.join(",")}}`]);
 }
 
-/** Every open treatment that has a clock of this class still to start, oldest first. */
-export async function treatmentsThatMix(em: Em, name: string): Promise<TreatmentRecord[]> {
+/** Open treatments that have a clock of this class still to start, oldest first; so many at most. */
+export async function treatmentsThatMix(em: Em, name: string, most: number): Promise<TreatmentRecord[]> {
   return treatments(
     em,
-    `and t.closed_at is null and exists (select 1 from treatment_head h where h.treatment_id = t.id and h.mixes @> to_jsonb(?::text)) order by t.created_at`,
-    [name],
+    `and t.closed_at is null and exists (select 1 from treatment_head h where h.treatment_id = t.id and h.mixes @> to_jsonb(?::text)) order by t.created_at limit ?`,
+    [name, most],
   );
 }
 

@@ -26,13 +26,16 @@ export interface TreatmentShares {
   readonly shares: readonly Share[];
 }
 
+/** Of more treatments than this nobody mixes in one cup: those that began first are asked. */
+const MOST_MIXED = 60;
+
 /** Everything of a class that could be mixed in one go, in every open treatment. @throws {WorkProblem} 422 for a class that is none */
 export async function mixableNow(name: string, now: Date, gone?: AbortSignal): Promise<readonly TreatmentShares[]> {
   if (!CLASS_ROWS.some((row) => row.class === name)) throw invalid([{ path: "/class", message: "is no class of material" }]);
   const em = await openEm();
   const air = await airNow(em, now);
   await refreshOpen(em, now, air);
-  const records = await treatmentsThatMix(em, name);
+  const records = await treatmentsThatMix(em, name, MOST_MIXED);
   const starts = records.flatMap((record) => firstClock(readRecord(record).treatment) ?? []);
   const samples = starts.length > 0 ? await climateSince(em, new Date(Math.min(...starts)), now) : [];
   const found: TreatmentShares[] = [];

@@ -20,6 +20,8 @@ export interface OperationView
   readonly until?: number;
   readonly since?: number;
   readonly blocked_by?: string;
+  /** While it is blocked: what it waits for, and how long after that. */
+  readonly after?: ReadonlyArray<Pick<Operation["after"][number], "op" | "min_min" | "max_min">>;
   readonly because: string;
   readonly consequence?: string;
   /** Damages that it is for, by their numbers on the condition map. */
@@ -130,6 +132,9 @@ function viewOf(
     places,
     status,
     state,
+    ...(state === "blocked"
+      ? { after: op.after.map(({ op: before, min_min, max_min }) => ({ op: before, min_min, ...present({ max_min }) })) }
+      : {}),
     because,
     tokens: [...new Set(places.flatMap((place) => numbers.get(place.split("/")[0] ?? "") ?? []))].sort((a, b) => a - b),
     mind: mind.map((each) => each.text),

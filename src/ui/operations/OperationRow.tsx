@@ -1,11 +1,12 @@
 "use client";
 import { doseGrams, formatMinutes, plain, type Wall } from "@/core/units";
 import { brief } from "@/core/views/acts";
+import { liveOf } from "@/core/views/live";
 import type { OperationView } from "@/core/views/operationView";
 import type { Air } from "../frame/climate";
 import { lazily } from "../frame/lazily";
 import { useNow, useWall } from "../frame/now";
-import type { Kept } from "../outbox/queue";
+import { doneAt, type Kept } from "../outbox/queue";
 import { Sign, SignShape } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
 import { Batches } from "./Batches";
@@ -32,7 +33,8 @@ export function OperationRow({ operation, air, now, several, closed, elsewhere }
   const wall = useWall();
   const { id, round, text, why, done_when, hands_min, mind, cautions, portions, mark } = operation;
   const kept = opsKept(useLog().kept);
-  const state = liveState(operation, kept, time);
+  const live = { ...operation, ...liveOf(operation, kept, time) };
+  const { state } = live;
   return (
     <li className={`op ${several ? "tokened" : ""}`} data-state={state} data-now={now} id={id}>
       <Tokens of={operation.tokens} several={several} />
@@ -46,7 +48,7 @@ export function OperationRow({ operation, air, now, several, closed, elsewhere }
         <p className="dim leading-[18px]">
           {why} {!mark && `Done when ${done_when}.`}
         </p>
-        {!mark && <When operation={operation} state={state} now={time} wall={wall} />}
+        {!mark && <When operation={live} state={state} now={time} wall={wall} />}
         {now &&
           mind.map((each) => (
             <p key={each} className="leading-[18px]">
@@ -66,31 +68,24 @@ export function OperationRow({ operation, air, now, several, closed, elsewhere }
         {mark?.came_out && !closed && <CameOut operation={operation} ways={mark.came_out} />}
         {!mark && !now && <p className="sub">{formatMinutes((hands_min[0] + hands_min[1]) / 2)} of hands</p>}
       </div>
-      {kept.includes(id) ? (
+      {kept.has(id) ? (
         <Sign name="away">kept here, on its way</Sign>
       ) : (
-        !closed && <Acts operation={operation} state={state} air={air} now={now} elsewhere={elsewhere} />
+        !closed && <Acts operation={live} state={state} air={air} now={now} elsewhere={elsewhere} />
       )}
     </li>
   );
 }
 
-/** Operations whose entries could not go up, or wait behind one that could not; what is only being sent is no news. */
-function opsKept(kept: readonly Kept[]): string[] {
-  if (!kept.some(({ problem }) => problem !== undefined)) return [];
-  return kept.flatMap(({ body }) => (body.kind === "done" || body.kind === "batch-mixed" || body.kind === "skipped" ? [body.op] : []));
-}
-
-/** The state by the clock on the wall: the page may be older than its times. What waits for something that is kept here may follow it. */
-function liveState(
-  { state, blocked_by = "", from = 0, until }: OperationView,
-  kept: readonly string[],
-  now: number,
-): OperationView["state"] {
-  if (state === "blocked" && kept.includes(blocked_by)) return "now";
-  if (state === "done" || state === "skipped" || state === "blocked" || state === "never") return state;
-  if (from > now) return "too-early";
-  return until !== undefined && until < now ? "too-late" : "now";
+/** Operations whose entries could not go up, or wait behind one that could not, and when they were done; what is only being sent is no news. */
+function opsKept(kept: readonly Kept[]): ReadonlyMap<string, number> {
+  if (!kept.some(({ problem }) => problem !== undefined)) return new Map();
+  return new Map(
+    kept.flatMap((entry): Array<[string, number]> => {
+      const { body } = entry;
+      return body.kind === "done" || body.kind === "batch-mixed" || body.kind === "skipped" ? [[body.op, doneAt(entry)]] : [];
+    }),
+  );
 }
 
 function When({ operation, state, now, wall }: { operation: OperationView; state: OperationView["state"]; now: number; wall: Wall }) {

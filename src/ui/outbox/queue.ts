@@ -164,6 +164,10 @@ const MINUTE = 60_000;
 /** As long ago the log takes in minutes; longer ago it asks for the time itself. */
 const MOST_MINUTES = 2880;
 
+/** When it was done, ms: at the time that was typed, else so many minutes before it was pressed. */
+export const doneAt = ({ options: { at, minutes_ago = 0 }, since }: Pick<NewKept, "options" | "since">): number =>
+  at === undefined ? since - minutes_ago * MINUTE : Date.parse(at);
+
 /** Where it is sent. */
 export const urlOf = ({ treatment, batch }: NewKept): string => (batch ? "/api/batches" : `/api/treatments/${treatment}/log`);
 
