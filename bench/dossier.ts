@@ -6,9 +6,8 @@ import { pipeline } from "node:stream/promises";
 import { MikroORM } from "@mikro-orm/postgresql";
 import sharp from "sharp";
 import { buildApp } from "../bin/lib/build.mjs";
-import { freePort, startCluster } from "../bin/lib/postgres.mjs";
-import { child, ended, FEW_ARENAS } from "../bin/lib/run.mjs";
-import { answering } from "../bin/lib/serving.mjs";
+import { startCluster } from "../bin/lib/postgres.mjs";
+import { served } from "./served";
 
 const COUNTS = [1, 60];
 /** Sides of a picture of noise that is just under the twelve megabytes that one may have, px. */
@@ -48,12 +47,12 @@ async function main(): Promise<void> {
       for (let i = 0; i < count; i++)
         await addPhotograph(ids.treatment_id, { id: crypto.randomUUID(), moment: "before", caption: "", bytes }, new Date());
       const file = path.join(folder, "one.zip");
-      const out = await served(async (base) => {
+      const out = await peakOf(async (base) => {
         const answer = await fetch(`${base}/api/treatments/${ids.treatment_id}/dossier.zip`);
         await pipeline(Readable.fromWeb(answer.body as never), createWriteStream(file));
       });
       await store.execute("truncate piece cascade");
-      const into = await served(async (base) => {
+      const into = await peakOf(async (base) => {
         const headers = { "content-type": "application/zip" };
         const body = Readable.toWeb(createReadStream(file)) as never;
         const answer = await fetch(`${base}/api/dossiers/zip`, { method: "POST", headers, body, duplex: "half" } as RequestInit);
@@ -76,22 +75,12 @@ async function main(): Promise<void> {
 }
 
 /** The most memory that an app that was just started holds while something is done, MB, as the system counts it. */
-async function served(work: (base: string) => Promise<void>): Promise<number> {
-  const port = await freePort(3611);
-  const app = child("node_modules/.bin/next", ["start", "-H", "127.0.0.1", "-p", String(port)], {
-    stdio: "ignore",
-    env: { ...process.env, ...FEW_ARENAS } as NodeJS.ProcessEnv,
-  });
-  const end = ended(app);
-  try {
-    await answering(`http://127.0.0.1:${port}/api/health`);
-    await work(`http://127.0.0.1:${port}`);
-    const [, kB = "0"] = /VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${app.pid}/status`, "utf8")) ?? [];
+function peakOf(work: (base: string) => Promise<void>): Promise<number> {
+  return served(async (base, pid) => {
+    await work(base);
+    const [, kB = "0"] = /VmHWM:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, "utf8")) ?? [];
     return Number(kB) / 1000;
-  } finally {
-    app.kill("SIGTERM");
-    await end;
-  }
+  });
 }
 
 function noise(): Promise<Buffer> {

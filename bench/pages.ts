@@ -1,10 +1,9 @@
 import path from "node:path";
 import { MikroORM } from "@mikro-orm/postgresql";
 import { buildApp } from "../bin/lib/build.mjs";
-import { freePort, startCluster } from "../bin/lib/postgres.mjs";
-import { child, ended } from "../bin/lib/run.mjs";
-import { answering } from "../bin/lib/serving.mjs";
+import { startCluster } from "../bin/lib/postgres.mjs";
 import { fillShop } from "./fillShop";
+import { served } from "./served";
 
 const SIZES = [
   { open: 6, closed: 3 },
@@ -72,19 +71,6 @@ async function measure(url: string): Promise<{ ms: number; kB: number }> {
     if (round >= 0) times.push(performance.now() - from);
   }
   return { ms: median(times), kB };
-}
-
-async function served(work: (base: string) => Promise<void>): Promise<void> {
-  const port = await freePort(3611);
-  const app = child("node_modules/.bin/next", ["start", "-H", "127.0.0.1", "-p", String(port)], { stdio: "ignore" });
-  const end = ended(app);
-  try {
-    await answering(`http://127.0.0.1:${port}/api/health`);
-    await work(`http://127.0.0.1:${port}`);
-  } finally {
-    app.kill("SIGTERM");
-    await end;
-  }
 }
 
 main().catch((error: unknown) => {
