@@ -1,5 +1,5 @@
 import { expect } from "@playwright/test";
-import { demoTreatment, MATCHED, newTreatment, photograph, SURVEYED, test, write } from "./support";
+import { demoTreatment, expectAccessible, MATCHED, newTreatment, photograph, SURVEYED, test, write } from "./support";
 
 test("absurd and wrong sizes are said at their fields, and what was typed stays", async ({ page }) => {
   const { treatment } = await newTreatment(page);
@@ -67,11 +67,10 @@ test("a malformed dossier and one of an unknown version take nothing in, and say
   expect(page.url()).not.toContain(demoTreatment("lemonade-jar"));
 });
 
-test("two windows on one treatment: the second is told, keeps its entry, and may save it as well", async ({ page, context }) => {
+test("two devices on one treatment: the second is told, keeps its entry, and may save it as well", async ({ page, other }) => {
   const { treatment } = await newTreatment(page);
   await write(page, treatment, 0, SURVEYED);
   await write(page, treatment, 1, MATCHED);
-  const other = await context.newPage();
   await page.goto(`/treatments/${treatment}/ready`);
   await other.goto(`/treatments/${treatment}/ready`);
   await page.getByRole("button", { name: /^Done: Photograph/ }).click();
@@ -82,6 +81,17 @@ test("two windows on one treatment: the second is told, keeps its entry, and may
   await expect(other.getByText("1 behind")).toBeVisible();
   await notice.getByRole("button", { name: "Save mine as well" }).click();
   await expect(other.getByRole("alert", { name: "Not saved" })).toContainText("It is on record already");
+});
+
+test("two windows of one device: what is written in one is seen in the other", async ({ page, context }) => {
+  const { treatment } = await newTreatment(page);
+  await write(page, treatment, 0, SURVEYED);
+  await write(page, treatment, 1, MATCHED);
+  const window = await context.newPage();
+  for (const each of [page, window]) await each.goto(`/treatments/${treatment}/ready`, { waitUntil: "networkidle" });
+  await page.getByRole("button", { name: /^Done: Photograph/ }).click();
+  await expect(page.getByText("1 behind")).toBeVisible();
+  await expect(window.getByText("1 behind")).toBeVisible();
 });
 
 test("two windows on one piece: the later edit is told, not written over", async ({ page, context }) => {
@@ -158,4 +168,23 @@ test("a station that comes too early says what comes first", async ({ page }) =>
     await page.goto(`/treatments/${treatment}/${station}`);
     await expect(page.getByRole("link", { name: "Go to Survey" })).toBeVisible();
   }
+});
+
+test("a treatment whose log is broken already says since which entry, and goes on once that is taken back", async ({ page }) => {
+  const { treatment } = await newTreatment(page, { title: "Coconut-shy cup" });
+  await write(page, treatment, 0, SURVEYED);
+  await write(page, treatment, 1, MATCHED);
+  await write(page, treatment, 2, SURVEYED);
+  const dossier = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
+  dossier.treatment.log[2].body.way = { way: "wishing", reason: "it would be nice" };
+  const came = await page.request.post("/api/dossiers?as=copy", { data: dossier });
+  const { treatment_id } = await came.json();
+  await page.goto(`/treatments/${treatment_id}/fill`);
+  const told = page.getByRole("alert", { name: "Can’t be worked out" });
+  await expect(told).toContainText("since entry 3");
+  await expect(told).toContainText("“wishing” is no way to meet");
+  await expectAccessible(page);
+  await told.getByRole("button", { name: "Take entry 3 back" }).click();
+  await expect(told).toHaveCount(0);
+  await expect(page.getByRole("heading", { name: /^What to do/ })).toBeVisible();
 });

@@ -99,9 +99,8 @@ test("plaster: water first, an additive in place of some of it, and the thinner 
   expect(kept.log.map(({ body }: { body: { op?: string } }) => body.op)).toContain("r1/fill/top-up/d1");
 });
 
-test("two tablets at one mix: the second is told what the first did, loses nothing, and mixes nothing twice", async ({ page, context }) => {
+test("two tablets at one mix: the second is told what the first did, loses nothing, and mixes nothing twice", async ({ page, other }) => {
   const treatment = await readyFor(page, "Duck-pond float", MATCHED.chain);
-  const other = await context.newPage();
   await other.goto(page.url(), { waitUntil: "networkidle" });
   await page.getByLabel(/^A, weighed/).fill("0.5");
   await other.getByLabel(/^A, weighed/).fill("0.6");

@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
 import path from "node:path";
-import { test as base, expect, type Locator, type Page } from "@playwright/test";
+import { type BrowserContext, test as base, expect, type Locator, type Page } from "@playwright/test";
 import sharp from "sharp";
 import { readLog } from "../src/core/record/treatment";
 import { actsOf } from "../src/core/views/acts";
@@ -36,25 +36,39 @@ function shiftClock(ms: number): void {
   globalThis.Date = Shifted as DateConstructor;
 }
 
-export const test = base.extend({
+async function told(context: BrowserContext): Promise<void> {
+  const shift = Number(process.env.CLOCK_SHIFT_MS ?? 0);
+  if (shift !== 0) await context.addInitScript(shiftClock, shift);
+}
+
+/** What it opens is waited for. */
+function patient(page: Page): Page {
+  const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
+  page.goto = async (...asked) => {
+    const answer = await goto(...asked);
+    await untilReady(page);
+    return answer;
+  };
+  page.reload = async (...asked) => {
+    const answer = await reload(...asked);
+    await untilReady(page);
+    return answer;
+  };
+  return page;
+}
+
+/** `other`: a page on another device: windows of one device tell one another what was written. */
+export const test = base.extend<{ other: Page }>({
   context: async ({ context }, use) => {
-    const shift = Number(process.env.CLOCK_SHIFT_MS ?? 0);
-    if (shift !== 0) await context.addInitScript(shiftClock, shift);
+    await told(context);
     await use(context);
   },
-  page: async ({ page }, use) => {
-    const [goto, reload] = [page.goto.bind(page), page.reload.bind(page)];
-    page.goto = async (...asked) => {
-      const answer = await goto(...asked);
-      await untilReady(page);
-      return answer;
-    };
-    page.reload = async (...asked) => {
-      const answer = await reload(...asked);
-      await untilReady(page);
-      return answer;
-    };
-    await use(page);
+  page: async ({ page }, use) => use(patient(page)),
+  other: async ({ browser, baseURL }, use) => {
+    const context = await browser.newContext(baseURL === undefined ? {} : { baseURL });
+    await told(context);
+    await use(patient(await context.newPage()));
+    await context.close();
   },
 });
 

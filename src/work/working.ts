@@ -63,6 +63,7 @@ export function workOutRecord(record: TreatmentRecord, air: Air, climate: CureIn
   } catch (error) {
     const since = troubleOf(record.log, work);
     const why = since ? saidOf(since) : `This record can’t be worked out: ${(error as Error).message}.`;
-    return { record, treatment, brief: { ...briefOf(treatment, undefined, now), broken: `${why} Correct that entry, or take it back.` } };
+    const broken_by = since && { entry: since.entry, seq: since.seq };
+    return { record, treatment, brief: { ...briefOf(treatment, undefined, now), broken: why, ...(broken_by ? { broken_by } : {}) } };
   }
 }

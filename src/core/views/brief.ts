@@ -31,6 +31,8 @@ export interface ActBrief {
   readonly acts: readonly BriefAct[];
   /** It can't be worked out; its own page says why, and no other page suffers. */
   readonly broken?: string;
+  /** The entry since which it can't: taken back, it can. */
+  readonly broken_by?: { readonly entry: string; readonly seq: number };
 }
 
 /** What to do next at a treatment: the act, why, and when. */

@@ -7,6 +7,7 @@ export type WorkOut = (treatment: Treatment) => unknown;
 
 /** Why a log can't be worked out, and the entry from which on it can't. */
 export interface Trouble {
+  readonly entry: string;
   readonly seq: number;
   readonly words: string;
   readonly message: string;
@@ -24,7 +25,7 @@ export function troubleOf(log: readonly LogEntry[], work: WorkOut): Trouble | un
     else fails = middle;
   }
   const entry = log[fails - 1];
-  return { seq: entry?.seq ?? 0, words: entry ? entryWords(entry.body) : "", message };
+  return { entry: entry?.id ?? "", seq: entry?.seq ?? 0, words: entry ? entryWords(entry.body) : "", message };
 }
 
 function failure(log: readonly LogEntry[], work: WorkOut): string | undefined {

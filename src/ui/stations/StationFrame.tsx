@@ -4,7 +4,7 @@ import { type PieceKind, type Station, type Substrate, substrateRow } from "@/co
 import type { RouteStop } from "@/core/views/route";
 import { Route } from "../route/Route";
 import { PieceIcon } from "../signs/PieceIcon";
-import { Sign } from "../signs/Sign";
+import { Broken } from "../states/Broken";
 import { TreatmentLog } from "../treatment/TreatmentLog";
 import { TreatmentMenu } from "../treatment/TreatmentMenu";
 
@@ -24,6 +24,7 @@ export interface TreatmentHead {
   readonly next_damage: string;
   /** Why its plan can't be worked out. */
   readonly broken?: string;
+  readonly broken_by?: { readonly entry: string; readonly seq: number };
 }
 
 /** Head, route and log around a station's own work. */
@@ -62,11 +63,7 @@ export function StationFrame({
       <Route treatment={head.id} stops={stops} here={here} />
       <div className="station">
         <div className="station-body">
-          {head.broken && (
-            <Sign name="never" className="pb-2" wrap>
-              {head.broken} Nothing on record is lost.
-            </Sign>
-          )}
+          {head.broken && <Broken why={head.broken} {...(head.broken_by ? { by: head.broken_by } : {})} />}
           {children}
         </div>
       </div>

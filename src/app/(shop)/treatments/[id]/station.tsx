@@ -47,7 +47,7 @@ export async function stationPage(
         size: mine.length > 1 ? `${mine.length} damages` : (mine[0]?.size ?? ""),
         settled: treatment.damages.length > 0 && treatment.closed === undefined,
         next_damage: treatment.next_damage,
-        ...(item.brief.broken ? { broken: item.brief.broken } : {}),
+        ...present({ broken: item.brief.broken, broken_by: item.brief.broken_by }),
       };
       const stops = routeOf(treatment, worked, item.brief, wall(time_zone), now);
       const needed = (each: Station) =>
@@ -89,6 +89,7 @@ export function workStation(
   own: { readonly elsewhere?: Readonly<Record<string, string>>; readonly panels?: ReactNode } = {},
 ): ReactNode {
   const { id, treatment, worked, acts, item, air, next, products, now } = view;
+  if (item.brief.broken) return null;
   if (!worked)
     return (
       <Earlier
