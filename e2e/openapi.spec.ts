@@ -77,6 +77,8 @@ test("every route answers as it is described", async ({ page }) => {
   await ask("photograph", { id: picture }, { params: { thumbnail: "1" } });
   const dossier = await ask("dossierOut", log);
   await ask("dossierIn", {}, { params: { as: "copy" }, data: dossier });
+  const zip = await ask("dossierZipOut", log);
+  await ask("dossierZipIn", {}, { params: { as: "copy" }, data: zip, headers: { "content-type": "application/zip" } });
   await ask("practice");
 
   const [one, two] = [await readyToMix(page), await readyToMix(page)];

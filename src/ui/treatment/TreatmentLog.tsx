@@ -62,6 +62,8 @@ export function TreatmentLog({ id, piece, version, children }: { id: string; pie
   const [busy, setBusy] = useState(false);
   // held from the press until the page shows the entry, so that a second press never meets the state before the first
   const held = useRef<{ readonly until: number } | undefined>(undefined);
+  // the page may show an entry before its writer is told that it stands
+  const shown = useRef(version);
 
   const put = useCallback(
     async (body: EventBody, options: EntryOptions, batch?: KeptBatch): Promise<boolean> => {
@@ -74,6 +76,7 @@ export function TreatmentLog({ id, piece, version, children }: { id: string; pie
       );
       if (outcome.state === "saved") {
         held.current = { until: outcome.version };
+        if (shown.current >= outcome.version) setBusy(false);
         setRefused(undefined);
         router.refresh();
         return true;
@@ -92,6 +95,7 @@ export function TreatmentLog({ id, piece, version, children }: { id: string; pie
   const writeBatch = useCallback((body: EventBody, batch: KeptBatch) => put(body, {}, batch), [put]);
 
   useEffect(() => {
+    shown.current = version;
     if (held.current && held.current.until <= version) setBusy(false);
   }, [version]);
 
