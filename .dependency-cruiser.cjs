@@ -32,10 +32,17 @@ module.exports = {
       to: { path: "^src/core/(?!units/|catalogue/|mix/|cure/)" },
     },
     {
+      name: "rows-below-stations",
+      comment: "what a row is asked about and what it says; the engine that asks them stands above all stations",
+      severity: "error",
+      from: { path: core("operation") },
+      to: { path: "^src/core/(?!units/|catalogue/|mix/|cure/|operation/)" },
+    },
+    {
       name: "no-sideways-between-stations",
       severity: "error",
       from: { path: `^src/core/(${STATIONS})/`, pathNot: "\\.test\\.ts$" },
-      to: { path: "^src/core/(?!units/|catalogue/|mix/|cure/)", pathNot: "^src/core/$1/" },
+      to: { path: "^src/core/(?!units/|catalogue/|mix/|cure/|operation/)", pathNot: "^src/core/$1/" },
     },
     {
       name: "plan-below-calc",

@@ -18,6 +18,8 @@ import { answering, CHROMIUM } from "../bin/lib/serving.mjs";
 const ROUNDS = Number(process.env.ROUNDS ?? 12);
 const WRITERS = 4;
 const TRIES = 60;
+/** How often the shop is saved, and each of two readers reads, meanwhile. */
+const [SAVES, READS] = [60, 40];
 const ROOT = path.resolve(import.meta.dirname, "..");
 const FOLDER = path.join(ROOT, ".data", "trials-pg");
 const BIN = path.join(ROOT, "node_modules", ".bin");
@@ -116,10 +118,13 @@ async function struck(name, base, fault) {
   let going = true;
   const treatments = await Promise.all(Array.from({ length: WRITERS }, () => newTreatment(base)));
   const writers = treatments.map((treatment) => writer(base, treatment, () => going, seen));
-  await pause(500);
-  await fault();
-  await pause(500);
-  going = false;
+  try {
+    await pause(500);
+    await fault();
+    await pause(500);
+  } finally {
+    going = false;
+  }
   const { all, lost, doubled } = await compared(base, await Promise.all(writers));
   const wrong = [...seen].filter(([status]) => ![201, 503, 507, 0].includes(status));
   const statuses = [...seen].map(([status, count]) => `${status}: ${count}`).join(", ");
@@ -167,6 +172,16 @@ function outage() {
   );
 }
 
+/** The rest of a disk as one file; what the database takes of it meanwhile is missing from it, and the disk is as full. */
+function fill(file, disk) {
+  const { bavail, bsize } = statfsSync(disk);
+  try {
+    writeFileSync(file, Buffer.alloc(Math.max(0, bavail * bsize - 4096)));
+  } catch (error) {
+    if (error.code !== "ENOSPC") throw error;
+  }
+}
+
 /** On a small disk in memory, where the system lets one be made. */
 async function fullDisk() {
   const disk = path.join("/tmp", `wanderjahr-disk-${process.pid}`);
@@ -180,8 +195,7 @@ async function fullDisk() {
     return await served(path.join(disk, "pg"), ({ base }) =>
       struck("a full disk", base, async () => {
         const ballast = path.join(disk, "ballast");
-        const { bavail, bsize } = statfsSync(disk);
-        writeFileSync(ballast, Buffer.alloc(Math.max(0, bavail * bsize - 4096)));
+        fill(ballast, disk);
         await pause(4000);
         rmSync(ballast);
         await pause(2000);
@@ -202,7 +216,6 @@ function shopSaved() {
     }),
   );
 }
-const [SAVES, READS] = [60, 40];
 
 async function saveOften(base) {
   const shop = {

@@ -20,8 +20,7 @@ function chainOf(story: Story, teller: Teller, id: string, choose: ClassName): C
   const damage = readLog(teller.log).damages.find((each) => each.id === id);
   if (!damage) throw new Error(`${story.title}: ${id} is not surveyed`);
   const { choose: _none, ...input } = damageInput(teller.piece, damage);
-  const { context, places } = workOut(input, story.stance ?? "reversible", AIR, { scale_step_g: SCALE_STEP_G });
-  const { survey } = context;
+  const { survey, places } = workOut(input, story.stance ?? "reversible", AIR, { scale_step_g: SCALE_STEP_G });
   const asked = matchInputOf({ substrate: input.substrate, finish: input.finish }, survey, survey.damage, AIR.temp_C);
   const found = matching({ ...asked, stance: story.stance ?? "reversible" }, undefined, atPlaces(places, asked));
   const chain = found.chains.find(({ links }) => links.some(({ row }) => row.class === choose));

@@ -71,7 +71,7 @@ export const ListAnswer = strict({
 });
 
 const Part = strict({ name: text(), mass_g: Type.Number() });
-const Share = strict({ op: text(), text: text(), class: text(), mass_g: Type.Number(), parts: Type.Array(Part) });
+const Share = strict({ op: text(), title: text(), class: text(), mass_g: Type.Number(), parts: Type.Array(Part) });
 export const Takers = strict({
   treatments: Type.Array(strict({ treatment: uuid(), version: Type.Integer(), piece: text(), title: text(), shares: Type.Array(Share) })),
 });

@@ -1,6 +1,5 @@
 import { gradeIn } from "@/core/level/ladder";
 import { QUARTERS_A_SHEET, sheetsFor } from "@/core/level/rung";
-import { rungGrain } from "@/core/plan/rungGrain";
 import { faceOf } from "@/core/plan/sums";
 import type { BodyOf, EventBody, LogEntry } from "@/core/record/events.schema";
 import { readLog } from "@/core/record/treatment";
@@ -125,8 +124,8 @@ export function closedAt(log: readonly LogEntry[]): Date | null {
 /** What is done, or left out, is kept in the words of the plan that it was done by. */
 function inItsWords(body: EventBody, plan: Worked | undefined): EventBody {
   if (body.kind !== "done" && body.kind !== "skipped" && body.kind !== "batch-mixed") return body;
-  const words = plan?.repair.operations.find(({ id }) => id === body.op)?.text;
-  return words === undefined ? body : { ...body, words: words.slice(0, 1000) };
+  const known = plan?.repair.operations.find(({ id }) => id === body.op);
+  return known ? { ...body, title: known.title.slice(0, 200), words: known.text.slice(0, 1000) } : body;
 }
 
 /** A rung that is walked uses up paper: what the shop counts of it goes down, and the entry says by how much. */
@@ -134,7 +133,7 @@ async function withPaper(tx: Em, body: EventBody, plan: Worked | undefined): Pro
   if (body.kind !== "done") return body;
   const { paper: _theirs, ...told } = body;
   const op = plan?.repair.operations.find(({ id, kind }) => id === told.op && kind === "grit");
-  const grade = op && rungGrain(op.id)?.grade;
+  const grade = op?.grade;
   if (!plan || !op || !grade) return told;
   const sheets = sheetsFor(faceOf(plan.repair.damages, op)).quarters / QUARTERS_A_SHEET;
   const taken = await changePaper(tx, grade, -sheets);

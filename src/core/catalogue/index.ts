@@ -3,6 +3,7 @@ export * from "./cautions.data";
 export * from "./classes";
 export * from "./coatNames.data";
 export * from "./damage.data";
+export * from "./dust";
 export * from "./finishes.data";
 export * from "./flags.data";
 export * from "./glues.data";

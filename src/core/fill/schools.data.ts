@@ -37,4 +37,4 @@ export const TEXTURES = [
 ] as const;
 export type Texture = (typeof TEXTURES)[number]["texture"];
 export const TEXTURE_NAMES = TEXTURES.map(({ texture }) => texture);
-export const textureRow = (texture: Texture) => TEXTURES.find((row) => row.texture === texture) ?? TEXTURES[0];
+export const textureRow = (texture: string) => TEXTURES.find((row) => row.texture === texture) ?? TEXTURES[0];

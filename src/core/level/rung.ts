@@ -99,6 +99,10 @@ export function sheetsFor(area_mm2: number): { readonly quarters: number; readon
 /** What is sanded runs out over half as much again as was filled. */
 export const AROUND = 1.5;
 
+/** The face that is sanded over what was filled, with what is taken along around it, mm². */
+export const sandedMm2 = (here: ReadonlyArray<{ readonly opening_mm2?: number }>): number =>
+  here.reduce((sum, { opening_mm2 = 0 }) => sum + opening_mm2 * AROUND, 0);
+
 /** A rung is planned by the hundred cm², mm²: on a larger face it takes as much longer. Trade practice. */
 const PLANNED_MM2 = 10_000;
 export const overFace = ([low, high]: Range, area_mm2: number): Range => {

@@ -1,191 +1,201 @@
-import { STATIONS } from "../catalogue";
-import type { Context } from "./context";
-import type { Draft, Need } from "./draft";
-import { lagOf } from "./lag";
-import { waitAfter } from "./readyOps";
+import { type MaterialClass, middle, type Range, STATIONS, type Stage } from "../catalogue";
+import { type Air, type Lag, lagOf } from "../cure/lag";
+import type { NeedRow } from "../operation/row";
+import type { Draft } from "./expand";
+import type { Placed } from "./merge";
+import { ENDS } from "./rows";
 
-/** A draft with its round, its id and the drafts that stand before it. */
-export interface Placed {
-  readonly draft: Draft;
-  readonly round: number;
-  readonly id: string;
-  readonly damages: readonly string[];
-}
-
+/** What an operation waits for, why, and between which minutes after it. */
 export interface Edge {
   readonly from: Placed;
-  readonly need: Need;
+  readonly because: string;
+  readonly lag?: Lag;
+  readonly max?: Lag;
 }
 
 const STATION_RANK: ReadonlyMap<string, number> = new Map(STATIONS.map(({ station }, i) => [station, i]));
-const stationRank = ({ draft }: Placed): number => STATION_RANK.get(draft.station) ?? 0;
-
-/** Names that stand for whatever came last of a kind. */
-const LAST_OF: Readonly<Record<string, (draft: Draft) => boolean>> = {
-  grits: ({ name, station }) => station === "level" && (name.startsWith("grit-") || name === "burnish" || name.startsWith("compound-")),
-  "last-unclamp": ({ name }) => name.startsWith("unclamp-"),
-};
+const stationRank = ({ lead }: Placed): number => STATION_RANK.get(lead.station) ?? 0;
 
 /** What each operation waits for: needs by name become edges, within the damage, shared by the piece, or at the inner joint of a frame. */
-export function edgesOf(placed: readonly Placed[], contexts: ReadonlyMap<string, Context>): ReadonlyMap<Placed, readonly Edge[]> {
-  const known = indexOf(placed);
+export function edgesOf(all: readonly Placed[], airs: ReadonlyMap<string, Air>): ReadonlyMap<Placed, readonly Edge[]> {
+  const index = indexOf(all);
   const edges = new Map<Placed, readonly Edge[]>();
-  for (const each of placed) {
-    const needs = each.damages.flatMap((damage) =>
-      each.draft.needs.flatMap((need) =>
-        found(each, damage, need, known).map((from): Edge => ({ from, need: settled(need, from, contexts.get(damage)) })),
-      ),
+  const asked = (each: Placed, of: (need: Asked) => boolean) =>
+    each.members.flatMap((member) =>
+      needsOf(member)
+        .filter(of)
+        .flatMap((need) => found(each, member, need, index).map((from) => edge(from, need, member, airs.get(member.damage)))),
     );
-    edges.set(each, [...roundBefore(each, placed), ...needs]);
+  for (const each of all) edges.set(each, [...roundBefore(each, all), ...asked(each, ({ after }) => after !== ENDS)]);
+  // the ends of the work are what nothing else waits for: known once everything else has its edges
+  const ends = endsOf(all, edges);
+  for (const each of all) {
+    const last = each.members.flatMap((member) =>
+      needsOf(member)
+        .filter(({ after }) => after === ENDS)
+        .flatMap((need) =>
+          (ends.get(member.damage) ?? []).filter((from) => from !== each).map((from) => edge(from, need, member, airs.get(member.damage))),
+        ),
+    );
+    if (last.length > 0) edges.set(each, [...last, ...(edges.get(each) ?? [])]);
   }
   return edges;
 }
 
-/** Everything that is placed, by damage, and by damage and name. */
-interface Index {
-  readonly all: readonly Placed[];
-  readonly of: ReadonlyMap<string, readonly Placed[]>;
-  readonly named: ReadonlyMap<string, readonly Placed[]>;
-  /** The ends of the work of a damage, once they were asked for. */
-  readonly ends: Map<string, readonly Placed[]>;
-}
+type Asked = NeedRow<never>;
+
+/** The needs of a draft that hold for its subject. */
+const needsOf = ({ row, subject }: Draft): Asked[] =>
+  (row.needs ?? [])
+    .map((need): Asked => (typeof need === "string" ? { after: need, because: "" } : need))
+    .filter((need) => need.when?.(subject as never) !== false);
+
+/** Everything that is placed, by damage and name. */
+type Index = { readonly all: readonly Placed[]; readonly named: ReadonlyMap<string, readonly Placed[]> };
 
 function indexOf(all: readonly Placed[]): Index {
-  const of = new Map<string, Placed[]>();
   const named = new Map<string, Placed[]>();
-  const put = (map: Map<string, Placed[]>, key: string, each: Placed) => {
-    const here = map.get(key);
-    if (here) here.push(each);
-    else map.set(key, [each]);
-  };
   for (const each of all)
     for (const damage of each.damages) {
-      put(of, damage, each);
-      put(named, `${damage} ${each.draft.name}`, each);
-      put(named, `${damage} ${each.draft.station}/${each.draft.name}`, each);
+      const key = `${damage} ${each.lead.name}`;
+      named.set(key, [...(named.get(key) ?? []), each]);
     }
-  return { all, of, named, ends: new Map() };
+  return { all, named };
 }
 
-/** A need with the wait that goes with what it waits for. */
-function settled(need: Need, from: Placed, context: Context | undefined): Need {
-  if (need.of === "inner") return withinOpenTime(need, from, context);
-  return need.lag ? need : withWait(need, from, context);
-}
-
-/** The first operations of a later round come after what the round before did at the same places and station. */
-function roundBefore(each: Placed, placed: readonly Placed[]): Edge[] {
-  if (each.round === 1) return [];
-  const mine = placed.filter(
-    (other) => other !== each && other.round === each.round && other.damages.some((damage) => each.damages.includes(damage)),
-  );
-  const names = new Set(each.draft.needs.map(({ op }) => op));
-  if (mine.some(({ draft }) => names.has(draft.name))) return [];
-  const before = placed.filter(
-    (other) =>
-      other.round < each.round &&
-      other.draft.station === each.draft.station &&
-      other.draft.places.some(({ id }) => each.draft.places.some((place) => place.id === id)),
-  );
-  return before.map((from) => ({ from, need: { op: from.draft.name, because: `round ${each.round - 1} went before` } }));
-}
-
-/** The outer joint closes while the glue of the inner one still moves. */
-function withinOpenTime(need: Need, { draft: { material, thickness_mm = 0.1 } }: Placed, context: Context | undefined): Need {
-  const max = material && context && lagOf(material, ["working"], thickness_mm, context.air);
-  return max ? { ...need, max } : need;
-}
-
-/** A preparation's own wait goes with every need of it, by its name or as the last of the work. */
-function withWait(need: Need, { draft }: Placed, context: Context | undefined): Need {
-  const range = context && waitAfter(draft.name, context);
-  return range ? { ...need, lag: { min: range[0], range } } : need;
-}
-
-function found(each: Placed, damage: string, need: Need, known: Index): readonly Placed[] {
-  if (need.of === "inner")
-    return innerJoints(
-      each,
-      damage,
-      need,
-      known.all.filter((other) => mayGoBefore(other, each)),
-    );
-  if (need.op === "last") return endsOf(known, damage).filter((other) => mayGoBefore(other, each));
-  const last = LAST_OF[need.op];
-  if (last) return (known.of.get(damage) ?? []).filter((other) => mayGoBefore(other, each) && last(other.draft)).slice(-1);
-  const named = ownStation(
-    (known.named.get(`${damage} ${need.op}`) ?? []).filter((other) => mayGoBefore(other, each)),
-    each.draft,
-  );
-  const same = named.filter(({ round }) => round === each.round);
-  const surface = each.draft.places.some(({ kind }) => kind === "surface");
-  const close = same.length > 0 && !surface ? same : named;
-  // what is done place by place waits for its own place, and what is shared for all of them
-  return close.filter(
-    ({ draft }) =>
-      draft.of !== "place" ||
-      each.draft.of !== "place" ||
-      draft.places.some(({ id }) => each.draft.places.some((place) => place.id === id)),
+function found(each: Placed, member: Draft, need: Asked, { all, named }: Index): readonly Placed[] {
+  const mayGo = (other: Placed) => other !== each && (other.round <= each.round || each.lead.station === "close");
+  if (need.of === "inner") return innerJoints(member, need, all.filter(mayGo));
+  const alike = ofGroup((named.get(`${member.damage} ${need.after}`) ?? []).filter(mayGo), member);
+  const same = alike.filter(({ round }) => round === each.round);
+  const surface = member.here.some(({ kind }) => kind === "surface");
+  return numbered(same.length > 0 && !surface ? same : alike, need, member).filter(
+    // what is done place by place waits for its own place, and what is shared for all of them
+    (other) => !isByPlace(other.lead) || !isByPlace(member) || shares(other, member),
   );
 }
 
-const mayGoBefore = (other: Placed, each: Placed): boolean =>
-  other !== each && (other.round <= each.round || each.draft.station === "close");
+const isByPlace = ({ row }: Draft): boolean => row.each === "place";
+const shares = ({ here }: Placed, member: Draft): boolean => here.some(({ id }) => member.here.some((place) => place.id === id));
 
-/** Where two stations have the name, the asker's own is meant; there, places that are filled alike wait for one another only. */
-function ownStation(named: readonly Placed[], { station, group }: Draft): readonly Placed[] {
-  const own = named.filter(({ draft }) => draft.station === station);
-  const alike = own.filter(({ draft }) => draft.group === group);
-  if (alike.length > 0) return alike;
-  return own.length > 0 ? own : named;
+/** At one station, places that are filled alike wait for one another only. */
+function ofGroup(others: readonly Placed[], { station, subject: { group } }: Draft): readonly Placed[] {
+  const alike = others.filter(({ lead }) => lead.station === station && lead.subject.group === group);
+  return alike.length > 0 ? alike : others;
 }
 
-/** What nothing else of a damage waits for: the ends of its work. */
-function endsOf({ of, ends }: Index, damage: string): readonly Placed[] {
-  const before = ends.get(damage);
-  if (before) return before;
-  const mine = (of.get(damage) ?? []).filter(({ draft }) => draft.station !== "close");
-  const waited = new Set(mine.flatMap(({ draft, damages }) => draft.needs.map(({ op }) => `${damages[0]} ${op.replace(/^.*\//, "")}`)));
-  const lastGrit = mine.filter(({ draft }) => LAST_OF.grits?.(draft)).at(-1);
-  const open = mine.filter(
-    (each) => !each.damages.some((one) => waited.has(`${one} ${each.draft.name}`)) && (!LAST_OF.grits?.(each.draft) || each === lastGrit),
-  );
-  ends.set(damage, open);
-  return open;
+/** Of several with a name, the one that is meant by its number; what is shared has a number of its own in each damage. */
+function numbered(others: readonly Placed[], { n: which }: Asked, { damage, subject: { n = 1 } }: Draft): readonly Placed[] {
+  if (which === undefined) return others;
+  const numberOf = ({ members }: Placed) => members.find((member) => member.damage === damage)?.subject.n ?? 1;
+  const last = Math.max(...others.map(numberOf));
+  const wanted = which === "same" ? n : which === "before" ? n - 1 : which === "last" ? last : which;
+  return others.filter((other) => numberOf(other) === wanted);
 }
 
 /** Joints that this one closes in: breaks of its own part, and loose joints that do not close the frame. */
-function innerJoints(each: Placed, damage: string, { op }: Need, others: readonly Placed[]): readonly Placed[] {
-  const closes = (of: Placed) => of.draft.closes_frame === true;
+function innerJoints(member: Draft, { after, n }: Asked, others: readonly Placed[]): readonly Placed[] {
+  const closes = ({ subject: { f } }: Draft) => f.damage === "loose-joint" && f.measures.closes_frame === true;
+  const inner = ({ subject: { f } }: Draft) => f.damage === "break-along" || f.damage === "break-across";
   return others.filter(
-    (other) =>
-      other.draft.name === op &&
-      !other.damages.includes(damage) &&
-      other.draft.frame !== undefined &&
-      other.draft.frame === each.draft.frame &&
-      (other.draft.inner === true || (closes(each) && !closes(other))),
+    ({ lead }) =>
+      lead.name === after &&
+      lead.subject.n === n &&
+      lead.damage !== member.damage &&
+      lead.part === member.part &&
+      (inner(lead) || (lead.subject.f.damage === "loose-joint" && closes(member) && !closes(lead))),
   );
+}
+
+/** The first operations of a later round come after what the round before did at the same places and station. */
+function roundBefore(each: Placed, all: readonly Placed[]): Edge[] {
+  if (each.round === 1) return [];
+  const mine = all.filter(
+    (other) => other !== each && other.round === each.round && other.damages.some((damage) => each.damages.includes(damage)),
+  );
+  const names = new Set(each.members.flatMap((member) => needsOf(member).map(({ after }) => after)));
+  if (mine.some(({ lead }) => names.has(lead.name))) return [];
+  return all
+    .filter(
+      (other) =>
+        other.round < each.round && other.lead.station === each.lead.station && each.members.some((member) => shares(other, member)),
+    )
+    .map((from) => ({ from, because: `round ${each.round - 1} went before` }));
+}
+
+/** A need settled: the wait of the material that was laid there, in its real thickness and this air, or the wait of the row itself. */
+function edge(from: Placed, need: Asked, { here, subject }: Draft, air: Air | undefined): Edge {
+  const { material, row } = from.lead;
+  const because = (need.because || row.meanwhile || "in this order").replace("#", String(from.lead.subject.n));
+  if (!air) return { from, because };
+  const mm = need.thickness?.(subject as never) ?? thickAt(from, here);
+  const reached = (stages: readonly Stage[] | undefined) => (material && stages ? lagOf(material, stages, mm, air) : undefined);
+  if (need.of === "inner") return withLags(from, because, undefined, reached(["working"]));
+  const shuts = need.recoat && material ? recoatEnd(material, mm, air) : undefined;
+  const settles = need.settles?.(subject as never) ?? (need.stage ? undefined : waitOf(from.lead));
+  const closes = need.closes?.(subject as never);
+  return withLags(
+    from,
+    shuts ? (need.recoat ?? because) : because,
+    reached(need.stage) ?? (settles && { min: settles[0], range: settles }),
+    reached(need.until) ?? shuts ?? (closes && { min: (closes[0] + closes[1]) / 2, range: closes }),
+  );
+}
+
+const withLags = (from: Placed, because: string, lag: Lag | undefined, max: Lag | undefined): Edge => ({
+  from,
+  because,
+  ...(lag ? { lag } : {}),
+  ...(max ? { max } : {}),
+});
+
+/** What passes after a row before anything that needs it, minutes low to high. */
+const waitOf = ({ row: { wait_min }, subject }: Draft): Range | undefined =>
+  wait_min instanceof Function ? wait_min(subject.f) : wait_min;
+
+/** The thickest of what was laid at these places; where it was laid at none of them, of all. mm. */
+function thickAt({ members }: Placed, here: Draft["here"]): number {
+  const all = members.flatMap(({ thick }) => [...thick]);
+  const mine = all.filter(([id]) => here.some((place) => place.id === id));
+  return Math.max(0, ...(mine.length > 0 ? mine : all).map(([, mm]) => mm));
+}
+
+/** When a coat no longer takes the next one of itself: as far off as the air makes all of its cure slower or quicker. */
+function recoatEnd(material: MaterialClass, mm: number, air: Air): Lag | undefined {
+  const opens = lagOf(material, ["recoat"], mm, air);
+  const published = material.cure.stages.find(({ stage }) => stage === "recoat")?.minutes;
+  if (!opens || opens.never || !published || !material.recoat_until_min) return undefined;
+  const pace = opens.min / middle(published);
+  const [low, high] = material.recoat_until_min;
+  return { min: low * pace, range: [low * pace, high * pace] };
+}
+
+/** By damage, what nothing else of it waits for before it is closed. */
+function endsOf(all: readonly Placed[], edges: ReadonlyMap<Placed, readonly Edge[]>): ReadonlyMap<string, readonly Placed[]> {
+  const open = all.filter(({ lead }) => lead.station !== "close");
+  const waited = new Set(open.flatMap((each) => (edges.get(each) ?? []).map(({ from }) => from)));
+  const ends = new Map<string, Placed[]>();
+  for (const each of open) if (!waited.has(each)) for (const damage of each.damages) ends.set(damage, [...(ends.get(damage) ?? []), each]);
+  return ends;
 }
 
 /**
  * Drafts in an order in which they can be done: nothing before what it waits for; among what may be done, the earlier station first,
- * then the earlier round, then as it was drafted. Kahn's algorithm. @throws {RangeError} where operations wait for one another in a circle
+ * then the earlier round, then as the rows stand. Kahn's algorithm. @throws {RangeError} where operations wait for one another in a circle
  */
-export function inOrder(placed: readonly Placed[], edges: ReadonlyMap<Placed, readonly Edge[]>): readonly Placed[] {
-  const index = new Map(placed.map((each, i) => [each, i]));
-  const closing = new Map(placed.map((each) => [each, (edges.get(each) ?? []).some(({ need }) => need.max !== undefined) ? 0 : 1]));
+export function inOrder(all: readonly Placed[], edges: ReadonlyMap<Placed, readonly Edge[]>): readonly Placed[] {
+  const index = new Map(all.map((each, i) => [each, i]));
+  const closing = new Map(all.map((each) => [each, (edges.get(each) ?? []).some(({ max }) => max !== undefined) ? 0 : 1]));
   const before = (a: Placed, b: Placed) =>
     stationRank(a) - stationRank(b) ||
     a.round - b.round ||
     (closing.get(a) ?? 0) - (closing.get(b) ?? 0) ||
-    a.draft.rank - b.draft.rank ||
+    a.lead.rank - b.lead.rank ||
     (index.get(a) ?? 0) - (index.get(b) ?? 0);
-  const waits = new Map(
-    placed.map((each) => [each, new Set((edges.get(each) ?? []).map(({ from }) => from).filter((from) => index.has(from)))]),
-  );
+  const waits = new Map(all.map((each) => [each, new Set((edges.get(each) ?? []).map(({ from }) => from))]));
   const then = new Map<Placed, Placed[]>();
   for (const [each, froms] of waits) for (const from of froms) then.set(from, [...(then.get(from) ?? []), each]);
-  const free = placed.filter((each) => waits.get(each)?.size === 0);
+  const free = all.filter((each) => waits.get(each)?.size === 0);
   const ordered: Placed[] = [];
   while (free.length > 0) {
     const next = free.reduce((best, each) => (before(each, best) < 0 ? each : best));
@@ -197,8 +207,8 @@ export function inOrder(placed: readonly Placed[], edges: ReadonlyMap<Placed, re
       if (left?.size === 0) free.push(each);
     }
   }
-  if (ordered.length < placed.length) {
-    const left = placed.filter((each) => !ordered.includes(each));
+  if (ordered.length < all.length) {
+    const left = all.filter((each) => !ordered.includes(each));
     throw new RangeError(`operations wait for one another: ${left.map(({ id }) => id).join(", ")}`);
   }
   return ordered;

@@ -11,6 +11,7 @@ import {
   type Substrate,
   substrateRow,
 } from "../catalogue";
+import type { Air } from "../cure/lag";
 import { brace as judgeBrace, safetyWith } from "../join/brace";
 import type { BraceInput, BraceKind } from "../join/brace.schema";
 import { BRACE_KIND_ROWS, braceKindOf } from "../join/kinds.data";
@@ -19,6 +20,7 @@ import { type SizedBrace, sizeOf } from "../join/sizing";
 import { STRENGTHS } from "../join/strengths.data";
 import type { Shelf } from "../match/case";
 import type { MatchInput } from "../match/match.schema";
+import type { Tools } from "../operation/subject";
 import { flagsOf } from "../survey/consequences";
 import type { Damage } from "../survey/measures.data";
 import { volumeOf } from "../survey/place";
@@ -27,8 +29,7 @@ import type { WayFacts, WayRow } from "../survey/wayRow";
 import { placesOf, preselectedWay, wayRow, waysFor } from "../survey/ways";
 import { plain, present } from "../units";
 import { braceQuestion } from "./braceQuestion";
-import type { Context, FillPlan, Tools } from "./context";
-import type { Air } from "./lag";
+import type { Context, FillPlan } from "./context";
 import { type Choice, type ChosenLinks, linksFor, type WorkPlace } from "./links";
 import { matchInputOf } from "./matchInput";
 
@@ -60,6 +61,7 @@ export interface WorkedDamage extends ChosenLinks {
   readonly context: Context;
   /** What Match is asked of it. */
   readonly asked: MatchInput;
+  readonly survey: Survey;
   readonly brace_warnings: ReadonlyArray<{ readonly code: string; readonly message: string }>;
 }
 
@@ -126,14 +128,14 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
   const { judged, reached } = safetyOf(question, sized || undefined, taken.way.way);
   const context: Context = {
     f,
+    part: input.part,
     damage: survey.damage,
-    survey,
     places: taken.places,
     links: taken.links,
     air,
     tools,
     ...(sized ? { brace: sized } : {}),
-    ...(input.fill ? { fill: input.fill } : {}),
+    ...present({ fill: input.fill, school: input.fill?.school, texture: input.fill?.texture }),
     ...(input.back ? { back: input.back } : {}),
     ...(reached !== undefined ? { safety: { reached, asked: STRENGTHS[substrate].asks } } : {}),
   };
@@ -141,6 +143,7 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
   return {
     id: input.id,
     part: input.part,
+    survey,
     asked,
     ...taken,
     context,

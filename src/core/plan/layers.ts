@@ -3,8 +3,8 @@ import { proposeProud } from "../fill/proud";
 import { MODELLED_PROUD_MM, oversizeOf, type School } from "../fill/schools.data";
 import { depthOf, volumeBetween } from "../survey/place";
 import { inSentence, plain } from "../units";
-import type { FillPlan, WorkPlace } from "./context";
-import type { PlanLink } from "./links";
+import type { FillPlan } from "./context";
+import type { PlanLink, WorkPlace } from "./links";
 
 /** One layer of one place; mm and cm³. `surface_mm`: height against the old surface once it is hard, minus = below. */
 export interface Layer {

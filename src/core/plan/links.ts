@@ -1,15 +1,4 @@
-import {
-  CLASS_ROWS,
-  type ClassName,
-  type CoatName,
-  classRow,
-  type MaterialClass,
-  materialOf,
-  middle,
-  type OwnProduct,
-  ROLES,
-  type Role,
-} from "../catalogue";
+import { CLASS_ROWS, type ClassName, type CoatName, type MaterialClass, materialOf, type OwnProduct, ROLES, type Role } from "../catalogue";
 import { type Facts, factsOf, type Shelf } from "../match/case";
 import { bestChains, type Chain, clashesWith } from "../match/chains";
 import { byFitness, type Judgement, judge, type Reason, reasonsOf, type Verdict } from "../match/judge";
@@ -218,8 +207,3 @@ function nearest(judged: readonly Judgement[]): string {
     ? `Nearest comes ${first.row.name}: ${why.text}${why.or ? ` ${why.or}` : ""}`
     : "Nothing in the catalogue serves here.";
 }
-
-/** A class that goes beside a chosen one: the glue of an armature, the seal under a tone. */
-export const besides = (name: ClassName): MaterialClass => classRow(name);
-/** g/cm³ of a class, ready to use. */
-export const densityOf = ({ density }: Pick<MaterialClass, "density">): number => middle(density);

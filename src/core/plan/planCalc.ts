@@ -1,11 +1,12 @@
 import type { Station } from "../catalogue";
 import { gradeOf } from "../level/ladder";
+import type { Tools } from "../operation/subject";
 import { type Place, volumeOf } from "../survey/place";
 import { plain, present } from "../units";
-import type { Tools } from "./context";
-import { type DoneFacts, markFacts, type OpMark } from "./operation";
+import { type DoneFacts, markFacts, type OpMark } from "./marks";
 import type { PlanInput, PlanResult } from "./plan.schema";
-import { type Repair, type Round, repairOf } from "./repair";
+import { type Repair, repairOf } from "./repair";
+import type { Round } from "./rounds";
 
 /** The read-out of a bench scale, g, where none is told. */
 export const SCALE_STEP_G = 0.01;

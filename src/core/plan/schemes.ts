@@ -1,5 +1,5 @@
 import { type MaterialClass, middle, type Range } from "../catalogue";
-import { type Air, lagOf } from "./lag";
+import { type Air, lagOf } from "../cure/lag";
 
 /** One film laid in so many coats. */
 export interface Scheme {

@@ -1,8 +1,8 @@
 import type { MaterialClass, Range } from "../catalogue";
+import { leafCost } from "../colour/leaf";
 import { AROUND, PAD_EUR, sheetsFor, WIPE_EUR } from "../level/rung";
 import { LIMITS } from "../survey/inspection.data";
 import type { DamageInput, WorkedDamage } from "./damageContext";
-import { leafCost } from "./leafOps";
 import type { Operation } from "./plan.schema";
 
 /** Minutes or euros added up, low to high. */
@@ -39,7 +39,7 @@ export function costOf(damages: readonly WorkedDamage[], operations: readonly Op
     damages.flatMap(({ links }) => links.map(({ class: name, material }) => [name, material] as const)),
   );
   const byMass = operations
-    .filter(({ kind, mass_g }) => mass_g !== undefined && (kind !== "bond" || !operations.some((each) => each.kind === "mix")))
+    .filter(({ mass_g, mixed }) => mass_g !== undefined && !mixed)
     .map(({ class: name, mass_g = 0 }): Range => {
       const price = materials.get(name ?? "")?.price_eur_kg ?? [0, 0];
       return [(mass_g / 1000) * price[0], (mass_g / 1000) * price[1]];
@@ -48,7 +48,7 @@ export function costOf(damages: readonly WorkedDamage[], operations: readonly Op
     links.filter(({ role, class: name }) => role === "brace" || name === "wood-inlay").map(() => PIECE_EUR),
   );
   const leaves = damages.flatMap(({ links, places }) =>
-    links.flatMap(({ place, material }) => (material.leaf ? [leafCost(material.leaf, placeOf(places, place))] : [])),
+    links.flatMap(({ place, material }) => (material.leaf ? [leafCost(material.leaf, placeOf(places, place)?.area_mm2 ?? 0)] : [])),
   );
   const used = operations.flatMap((operation): Range[] => {
     if (operation.kind === "grit") return [sheetsFor(faceOf(damages, operation)).eur, WIPE_EUR];

@@ -148,6 +148,8 @@ export const EventBody = tagged("kind", [
     op: ref(),
     /** The operation as it stood in the plan then, put in by the server: a later choice of material changes no word of it. */
     words: Type.Optional(text(1000)),
+    /** What it was, in a few words, as the plan called it then. */
+    title: Type.Optional(text(200)),
     /** The batch that it was mixed in with others, and what this treatment took of it, g. */
     batch: Type.Optional(Type.String({ format: "uuid" })),
     portion_g: Type.Optional(from0(1e6)),
@@ -172,6 +174,7 @@ export const EventBody = tagged("kind", [
   event("batch-mixed", {
     op: ref(),
     words: Type.Optional(text(1000)),
+    title: Type.Optional(text(200)),
     hands_min: minutes(),
     note: Type.Optional(Type.String({ maxLength: 2000 })),
     start: Start,
@@ -205,7 +208,7 @@ export const EventBody = tagged("kind", [
   }),
   /** Looked at when its clock said that it was ready, and still soft: its later stages are reckoned anew. */
   event("found-soft", { op: ref(), note: Type.Optional(Type.String({ maxLength: 2000 })), hands_min: minutes() }),
-  event("skipped", { op: ref(), words: Type.Optional(text(1000)), reason: text(2000) }),
+  event("skipped", { op: ref(), words: Type.Optional(text(1000)), title: Type.Optional(text(200)), reason: text(2000) }),
   /** "Back to Fill, because …": the operations of those places come again from there on, as the next round. */
   event("round-opened", {
     station: Station,
@@ -231,8 +234,11 @@ export const EventBody = tagged("kind", [
           id: ref(),
           station: Station,
           round: Type.Integer({ minimum: 1 }),
+          title: Type.Optional(text(200)),
           text: text(1000),
+          /** In the middle, and low to high as it was planned. */
           hands_min: from0(100_000),
+          hands_range: Type.Optional(Type.Unsafe<readonly [number, number]>(Type.Tuple([from0(100_000), from0(100_000)]))),
           status: oneOf(["open", "running", "done", "skipped"] as const),
         }),
         { maxItems: 1000 },

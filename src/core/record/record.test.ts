@@ -1,6 +1,7 @@
 import { check } from "../problem";
 import { LogEntry } from "./events.schema";
-import { handsMinutes, readLog, stationOf, stationOfOp } from "./treatment";
+import { stationOfOp } from "./opId";
+import { handsMinutes, readLog, stationOf } from "./treatment";
 import { BODY_VERSION, type StoredEntry, UPCASTERS, upcast } from "./upcast";
 
 const AIR = { temp_C: 20, rh_pct: 50 };

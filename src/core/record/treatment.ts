@@ -3,6 +3,7 @@ import type { Taken } from "../match/match.schema";
 import { asOne } from "../mix/batches";
 import { wayRow } from "../survey/ways";
 import type { BodyOf, EventKind, LogEntry } from "./events.schema";
+import { damageAt, stationOfOp } from "./opId";
 
 /** A log line with its body narrowed to one kind. */
 export type Entry<K extends EventKind = EventKind> = Omit<LogEntry, "body"> & { readonly body: BodyOf<K> };
@@ -79,7 +80,7 @@ export function readLog(log: readonly LogEntry[]): Treatment {
     damages,
     marks: marksOf(entries, batches),
     batches,
-    rounds: all(entries, "round-opened").filter(({ body }) => body.places.some((place) => !parted.has(place.split("/")[0] ?? ""))),
+    rounds: all(entries, "round-opened").filter(({ body }) => body.places.some((place) => !parted.has(damageAt(place)))),
     soft: all(entries, "found-soft"),
     added: all(entries, "step-added").map(({ body }) => body),
     ...(ended && is(ended, "closed") ? { closed: ended } : {}),
@@ -209,13 +210,4 @@ export function stationOf({ body }: Entry): Station {
   if ("station" in body) return body.station;
   if ("op" in body) return stationOfOp(body.op);
   return body.kind === "withdrawn" ? "close" : STATION_OF[body.kind];
-}
-
-const ORDINAL_STATION: Readonly<Record<string, Station>> = { mix: "fill", place: "fill", check: "fill", grit: "level", coat: "colour" };
-
-/** `r1/fill/mix-1/d1` is of Fill. */
-export function stationOfOp(op: string): Station {
-  const [first = "", second = ""] = op.split("/");
-  if (first === "ordinal") return ORDINAL_STATION[second] ?? "close";
-  return STATION_ORDER.find((station) => station === second) ?? "close";
 }

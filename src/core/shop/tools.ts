@@ -1,6 +1,6 @@
 import type { Grade } from "../catalogue";
 import { DRILL_SETS, type Drill } from "../join/drills.data";
-import type { Tools } from "../plan/context";
+import type { Tools } from "../operation/subject";
 import type { Paper, Shop } from "./shop.schema";
 
 /** The set of drills that is sold in the shop's units. */

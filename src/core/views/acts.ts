@@ -1,5 +1,5 @@
 import type { Operation } from "../plan/plan.schema";
-import { formatMinutes, present } from "../units";
+import { formatMinutes, inSentence, present } from "../units";
 import type { Worked } from "./worked";
 
 /** What may be done with an operation. Times in ms since the epoch. */
@@ -46,7 +46,7 @@ function actOf(op: Operation, byId: ReadonlyMap<string, Operation>, worked: Work
       op,
       state: "blocked",
       blocked_by: blocker.id,
-      because: `First: ${brief(blocker.text)}`,
+      because: `First: ${inSentence(blocker.title)}`,
       consequence: outOfOrder(op),
       needs: "reason",
     };
@@ -131,12 +131,6 @@ function edgeTimes({ op, min_min, max_min, stage, closes, because }: Operation["
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
-
-/** The first words of an operation: what, without how much. */
-export function brief(text: string): string {
-  const short = text.split(/[:;]| \(/)[0] ?? text;
-  return short.length > 72 ? `${short.slice(0, 70).replace(/\s\S*$/, "")} …` : short;
-}
 
 const EARLY: Partial<Readonly<Record<Operation["kind"], string>>> = {
   unclamp: "The joint slips under its own weight; test it by hand, and the owner’s dates wait for full cure.",

@@ -1,4 +1,4 @@
-import { gradeLabel } from "../catalogue";
+import { gradeLabel, sameGrade } from "../catalogue";
 import { gradeIn } from "../level/ladder";
 import type { GradeInput } from "../level/ladder.schema";
 import type { Operation } from "../plan/plan.schema";
@@ -7,7 +7,7 @@ import type { Treatment } from "../record/treatment";
 import { DAMAGE_LABELS } from "../survey/measures.data";
 import { wayRow } from "../survey/ways";
 import { inSentence, present } from "../units";
-import { actsOf, brief } from "./acts";
+import { actsOf } from "./acts";
 import type { Worked } from "./worked";
 
 /** What an entry is held against: the log, the plan at the moment it speaks of. */
@@ -78,8 +78,7 @@ function walkedRung({ worked }: Asked, damage: string, to: GradeInput): string |
   const grade = gradeIn(to);
   if (!grade) return `${to.grade} is no grade of its system.`;
   const walked = worked?.repair.operations.some(
-    ({ id, places }) =>
-      id.includes(`/level/grit-${gradeLabel(grade)}`) && worked.marks.has(id) && places.some((place) => place.startsWith(`${damage}/`)),
+    (op) => op.name === "grit" && op.grade && sameGrade(op.grade, grade) && worked.marks.has(op.id) && op.damages.includes(damage),
   );
   return walked ? undefined : `${gradeLabel(grade)} was not walked here: sand with it as a step of your own.`;
 }
@@ -101,7 +100,7 @@ function admitDone(asked: Asked, { op, against }: Extract<EventBody, { kind: "do
   const later = asked.past ? standsAfter(asked.worked, act.op, asked.at) : undefined;
   if (later) return `${later} Correct the time, or say why it is right all the same.`;
   if (act.needs === "nothing") return undefined;
-  return `${act.because} ${act.consequence ?? ""} Say why it is done all the same${act.because ? "" : `: ${inSentence(act.op.text)}`}.`;
+  return `${act.because} ${act.consequence ?? ""} Say why it is done all the same${act.because ? "" : `: ${inSentence(act.op.title)}`}.`;
 }
 
 /** A minute is the finest time that is typed, ms. */
@@ -115,9 +114,9 @@ function standsAfter({ repair, marks }: Worked, { after, starts }: Operation, at
     return mark?.status === "done" && known ? [{ known, time: Date.parse(mark.at) }] : [];
   });
   const later = before.find(({ time }) => time >= at + MINUTE);
-  if (later) return `It comes after “${inSentence(brief(later.known.text))}”, which is on record for later than that.`;
+  if (later) return `It comes after “${inSentence(later.known.title)}”, which is on record for later than that.`;
   const same = before.find(({ known, time }) => starts && known.starts && Math.abs(time - at) < MINUTE);
-  return same ? `“${brief(same.known.text)}” is on record for the same minute.` : undefined;
+  return same ? `“${same.known.title}” is on record for the same minute.` : undefined;
 }
 
 const AFTER_CLOSE: readonly EventKind[] = ["reopened", "noted", "withdrawn", "closed"];

@@ -1,5 +1,6 @@
 import type { Operation } from "../plan/plan.schema";
 import type { EventBody, LogEntry } from "../record/events.schema";
+import { isLike, isPlaceOf } from "../record/opId";
 import { damageOf, type Entry, is, readLog, type Treatment } from "../record/treatment";
 import type { Worked } from "./worked";
 
@@ -23,7 +24,7 @@ export function partedLog(
   const alone = planOf(readLog(told.map(asLine)));
   const done = treatment.entries.filter(isDone).flatMap((entry) => {
     const known = worked?.repair.operations.find(({ id }) => id === entry.body.op);
-    if (!known || (known.places.length > 0 && !known.places.some((place) => place.startsWith(`${damage}/`)))) return [];
+    if (!known || (known.damages.length > 0 && !known.damages.includes(damage))) return [];
     const {
       places: _places,
       hands_min: _hands,
@@ -51,9 +52,11 @@ const KINDS: readonly string[] = [
 ];
 
 function concerns(entry: Entry, damage: string): boolean {
-  if (is(entry, "round-opened")) return entry.body.places.some((place) => place.startsWith(`${damage}/`) || place === damage);
+  if (is(entry, "round-opened")) return entry.body.places.some((place) => isOf(place, damage));
   return KINDS.includes(entry.body.kind) && damageOf(entry) === damage;
 }
+
+const isOf = (place: string, damage: string): boolean => place === damage || isPlaceOf(place, damage);
 
 const whenAndWho = ({ at, by }: Entry) => ({ at, ...(by ? { by } : {}) });
 
@@ -63,7 +66,7 @@ function copied(entry: Entry, damage: string, part: string): PartedEntry {
   if (body.kind === "round-opened")
     return {
       ...whenAndWho(entry),
-      body: { ...body, places: body.places.filter((place) => place.startsWith(`${damage}/`) || place === damage) },
+      body: { ...body, places: body.places.filter((place) => isOf(place, damage)) },
     };
   return { ...whenAndWho(entry), body: { ...body, damage } as EventBody };
 }
@@ -79,6 +82,5 @@ const asLine = ({ at, body }: PartedEntry, i: number): LogEntry => ({
 function nameIn(alone: Worked | undefined, { id }: Operation): string {
   const operations = alone?.repair.operations ?? [];
   if (operations.some((operation) => operation.id === id)) return id;
-  const stem = (of: string) => of.split("/").slice(0, 3).join("/");
-  return operations.find((operation) => stem(operation.id) === stem(id))?.id ?? id;
+  return operations.find((operation) => isLike(operation.id, id))?.id ?? id;
 }

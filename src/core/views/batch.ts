@@ -6,7 +6,7 @@ import type { Worked } from "./worked";
 /** What an operation takes of a mix that others could share: of one class, weighed, and ready to be mixed now. */
 export interface Share {
   readonly op: string;
-  readonly text: string;
+  readonly title: string;
   readonly class: ClassName;
   readonly mass_g: number;
   readonly parts: ReadonlyArray<{ readonly name: string; readonly mass_g: number }>;
@@ -16,8 +16,8 @@ export interface Share {
 export function sharesOf(acts: readonly Act[], name: ClassName): Share[] {
   return acts.flatMap(({ op, state }) =>
     // what fills several cups by itself shares none
-    state === "now" && op.starts && op.class === name && op.mass_g && (op.batches ?? 1) < 2
-      ? [{ op: op.id, text: op.text, class: name, mass_g: op.mass_g, parts: op.parts ?? [] }]
+    state === "now" && op.starts && op.class === name && op.mass_g && !op.mixed && (op.batches ?? 1) < 2
+      ? [{ op: op.id, title: op.title, class: name, mass_g: op.mass_g, parts: op.parts ?? [] }]
       : [],
   );
 }

@@ -1,6 +1,6 @@
 import { classRow, stationLabel } from "../catalogue";
 import { STATION_ORDER, type Treatment } from "../record/treatment";
-import { type Act, actsOf, brief } from "./acts";
+import { type Act, actsOf } from "./acts";
 import type { ActBrief, BriefAct, Words } from "./brief";
 import type { Worked } from "./worked";
 
@@ -51,12 +51,12 @@ function briefAct(
   worked: Worked,
   numbers: ReadonlyMap<string, number>,
 ): BriefAct {
-  const tokens = [...new Set(op.places.flatMap((place) => numbers.get(place.split("/")[0] ?? "") ?? []))].sort((a, b) => a - b);
+  const tokens = op.damages.flatMap((damage) => numbers.get(damage) ?? []).sort((a, b) => a - b);
   const material = clock ? worked.clocks.get(clock)?.material : undefined;
   return {
     op: op.id,
     station: op.station,
-    title: brief(op.text),
+    title: op.title,
     why: op.why,
     hands_min: middle(op.hands_min),
     tokens,

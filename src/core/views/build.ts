@@ -1,9 +1,9 @@
 import { ROLE_LABELS, type Role } from "../catalogue";
 import { reasonsOf } from "../match/judge";
 import type { ChainLink } from "../match/match.schema";
-import { coatRows } from "../plan/colourOps";
 import type { WorkedDamage } from "../plan/damageContext";
 import { candidatesAt, isLaidWithGlue, type WorkPlace } from "../plan/links";
+import { coatRows } from "../plan/subjects/colour";
 import type { Treatment } from "../record/treatment";
 import { present } from "../units";
 import type { BuildCandidate, BuildChoice, BuildPlace } from "./buildRows";

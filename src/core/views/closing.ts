@@ -1,9 +1,10 @@
 import { type MaterialClass, type Range, type Station, stationLabel } from "../catalogue";
 import { type OwnerLine, ownerLines } from "../close/ownerDates";
+import { sumRanges } from "../plan/sums";
 import type { BodyOf } from "../record/events.schema";
+import { opWords } from "../record/opId";
 import { handsMinutes, materialTaken, STATION_ORDER, stationOf, type Treatment } from "../record/treatment";
-import { doseGrams, figure } from "../units";
-import { brief } from "./acts";
+import { doseGrams, figure, inSentence } from "../units";
 import type { Worked } from "./worked";
 
 /** A station's planned and real figures; minutes of hands. */
@@ -104,14 +105,7 @@ export function closingView(treatment: Treatment, worked: Worked, now: number): 
     elapsed_min: first ? (end - Date.parse(first.at)) / 60_000 : 0,
     owner: ownerOf(treatment, worked),
     ...(fulls.length > 0 ? { full_at: Math.max(...fulls) } : {}),
-    operations: operations.map(({ id, station, round, text, hands_min, status }) => ({
-      id,
-      station,
-      round,
-      text: text.slice(0, 1000),
-      hands_min,
-      status,
-    })),
+    operations: operations.map(({ text, ...told }) => ({ ...told, text: text.slice(0, 1000) })),
     open: STATION_ORDER.filter(
       (station) => station !== "close" && operations.some((operation) => operation.station === station && operation.status === "open"),
     ).map(stationLabel),
@@ -125,12 +119,14 @@ type Told = NonNullable<BodyOf<"closed">["operations"]>[number];
 function signedOperations({ closed }: Treatment, { repair }: Worked): readonly Told[] {
   return (
     closed?.body.operations ??
-    repair.operations.map(({ id, station, round, text, hands_min, status }) => ({
+    repair.operations.map(({ id, station, round, title, text, hands_min, status }) => ({
       id,
       station,
       round,
+      title,
       text,
       hands_min: (hands_min[0] + hands_min[1]) / 2,
+      hands_range: hands_min,
       status,
     }))
   );
@@ -144,13 +140,13 @@ function reviewOf(treatment: Treatment, operations: readonly Told[]): ReviewRow[
     const here = operations.filter((operation) => operation.station === station);
     const entries = treatment.entries.filter((entry) => stationOf(entry) === station);
     const why = entries.flatMap(({ body }) => reasonIn(body, here));
-    const planned_min = here.reduce((sum, { hands_min }) => sum + hands_min, 0);
+    const planned_min = sumRanges(here.map(({ hands_min, hands_range }) => hands_range ?? [hands_min, hands_min]));
     const count = (status: string) => here.filter((operation) => operation.status === status).length;
     const done = count("done") + count("running");
     return {
       station,
       label: stationLabel(station),
-      planned_min: [planned_min * 0.7, planned_min * 1.3],
+      planned_min,
       done_min: entries.reduce((sum, { body }) => sum + (("hands_min" in body ? body.hands_min : undefined) ?? 0), 0),
       planned: here.length,
       done,
@@ -172,9 +168,11 @@ function reasonIn(body: Treatment["entries"][number]["body"], operations: readon
 
 const AGAINST = { "too-early": "Too early", "too-late": "Too late", blocked: "Out of order" } as const;
 
-function nameOf(op: string, operations: ReadonlyArray<{ readonly id: string; readonly text: string }>): string {
+type Named = ReadonlyArray<{ readonly id: string; readonly text: string; readonly title?: string }>;
+
+function nameOf(op: string, operations: Named): string {
   const found = operations.find(({ id }) => id === op);
-  return found ? brief(found.text).toLowerCase() : op.replace(/^r\d+\//, "").replaceAll("-", " ");
+  return inSentence(found?.title ?? found?.text ?? opWords(op));
 }
 
 function againstWords(treatment: Treatment, { repair }: Worked): string[] {

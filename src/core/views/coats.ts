@@ -1,9 +1,10 @@
-import { type ClassName, classRow, dryFilmUm } from "../catalogue";
-import type { Air } from "../plan/lag";
+import { type ClassName, dryFilmUm } from "../catalogue";
+import { COATS_BY_NAME } from "../colour/coats.data";
+import type { Air } from "../cure/lag";
+import { materialOf } from "../plan/materialOf";
 import type { Operation } from "../plan/plan.schema";
 import { quickest, type Scheme, schemesOf } from "../plan/schemes";
 import { present } from "../units";
-import { brief } from "./acts";
 import type { Worked } from "./worked";
 
 /** The colour coats of one kind that are planned, with what all of them take, g. */
@@ -20,13 +21,10 @@ const isCoat = ({ station, starts }: Operation): boolean => station === "colour"
 export function colourCoats({ repair, marks }: Worked): ColourCoat[] {
   const found = new Map<string, ColourCoat>();
   for (const op of repair.operations) {
-    if (!isCoat(op) || op.role !== "colour" || !op.class || !op.mass_g || marks.has(op.id)) continue;
-    const label =
-      brief(op.text)
-        .replace(/, \d+ of \d+$/, "")
-        .split(",")[0] ?? "";
+    if (!isCoat(op) || op.role !== "colour" || !op.class || !op.mass_g || !op.coat_name || marks.has(op.id)) continue;
+    const { label } = COATS_BY_NAME[op.coat_name];
     const { count = 0, mass_g = 0 } = found.get(`${label} ${op.class}`) ?? {};
-    found.set(`${label} ${op.class}`, { label, class: op.class as ClassName, count: count + 1, mass_g: mass_g + op.mass_g });
+    found.set(`${label} ${op.class}`, { label, class: op.class, count: count + 1, mass_g: mass_g + op.mass_g });
   }
   return [...found.values()];
 }
@@ -34,7 +32,7 @@ export function colourCoats({ repair, marks }: Worked): ColourCoat[] {
 /** The clear film that will lie on top, dry, µm: what is rubbed to its sheen. */
 export function clearFilm_um({ repair }: Worked): number {
   return repair.operations.reduce((sum, op) => {
-    const row = isCoat(op) && op.role === "topcoat" && op.class ? classRow(op.class as ClassName) : undefined;
+    const row = isCoat(op) && op.role === "topcoat" ? materialOf(repair, op) : undefined;
     return row ? sum + dryFilmUm(row, op.thickness_mm ?? row.max_layer_mm) : sum;
   }, 0);
 }
@@ -54,12 +52,13 @@ export interface CoatSchemes {
 export function coatSchemes({ repair }: Worked, air: Air): CoatSchemes[] {
   const laid = new Map<string, Operation[]>();
   for (const op of repair.operations.filter(isCoat)) {
-    const key = `${op.places[0]?.split("/")[0] ?? ""} ${op.class ?? ""}`;
-    laid.set(key, [...(laid.get(key) ?? []), op]);
+    for (const damage of op.damages) {
+      const key = `${damage} ${op.class ?? ""} ${materialOf(repair, op)?.name ?? ""}`;
+      laid.set(key, [...(laid.get(key) ?? []), op]);
+    }
   }
   return [...laid].flatMap(([key, ops]): CoatSchemes[] => {
-    const name = ops[0]?.class as ClassName | undefined;
-    const row = name && classRow(name);
+    const row = ops[0] && materialOf(repair, ops[0]);
     if (!row || row.leaf) return [];
     const dry_um = ops.reduce((sum, { thickness_mm = row.max_layer_mm }) => sum + dryFilmUm(row, thickness_mm), 0);
     const schemes = schemesOf(row, dry_um, air);

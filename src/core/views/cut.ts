@@ -1,13 +1,14 @@
-import { classRow, dryFilmUm, type MaterialClass } from "../catalogue";
+import { dryFilmUm } from "../catalogue";
 import { lossScene } from "../fill/section";
 import { jointScene } from "../join/jointSection";
 import type { SizedBrace } from "../join/sizing";
 import type { WorkedDamage } from "../plan/damageContext";
-import { filledPlaces } from "../plan/fillOps";
 import type { PlaceLayers } from "../plan/layers";
 import type { WorkPlace } from "../plan/links";
+import { materialOf } from "../plan/materialOf";
 import type { Operation } from "../plan/plan.schema";
 import { profileOf } from "../plan/profile";
+import { filledPlaces } from "../plan/subjects/fill";
 import type { Mark } from "../record/treatment";
 import { sectionHeight } from "../survey/place";
 import { counted, doseGrams, inSentence, plain, present, type Scene } from "../units";
@@ -98,9 +99,7 @@ function lossCut(damage: WorkedDamage, { place, layers, proud_mm }: PlaceLayers,
     radial: place.radial === true,
     keyed: log.operations.some(({ kind, places }) => kind === "key" && places.includes(place.id)),
     ...present({
-      barrier: log.operations.some(({ id, places }) => id.includes("/barrier") && places.includes(place.id))
-        ? "coat on the break"
-        : undefined,
+      barrier: log.operations.some(({ name, places }) => name === "barrier" && places.includes(place.id)) ? "coat on the break" : undefined,
       dam: damage.places.some(({ kind }) => kind === "backing") ? "patch" : dam && "form",
       core: place.around_core ? coreIn(damage) : undefined,
     }),
@@ -171,10 +170,9 @@ function massOf(mix: Operation | undefined, mixed: Mark | undefined, place: Work
 /** Dry thickness of the coats that are planned over a damage, in their order, µm. */
 function filmsOver({ id, links }: WorkedDamage, { operations, marks }: Log): Film[] {
   return operations.flatMap((operation): Film[] => {
-    const { starts, station, role, class: name, thickness_mm = 0, places } = operation;
-    if (starts !== "coated" || station === "fill" || !name || thickness_mm <= 0) return [];
-    if (!places.some((place) => place.startsWith(`${id}/`))) return [];
-    const material: MaterialClass = links.find((link) => link.class === name && link.role === role)?.material ?? classRow(name);
+    const { starts, station, thickness_mm = 0, damages } = operation;
+    const material = materialOf({ links }, operation);
+    if (starts !== "coated" || station === "fill" || !material || thickness_mm <= 0 || !damages.includes(id)) return [];
     return [
       {
         name: inSentence(material.name),

@@ -5,23 +5,21 @@ import { SCHOOLS, textureRow } from "../fill/schools.data";
 import { spotRow } from "../fill/spots.data";
 import { gradeIn } from "../level/ladder";
 import type { BodyOf, EventBody, EventKind, Start } from "../record/events.schema";
-import { materialTaken, stationOfOp } from "../record/treatment";
+import { opWords } from "../record/opId";
+import { materialTaken } from "../record/treatment";
 import { lossOf } from "../survey/loss";
 import { DAMAGE_LABELS } from "../survey/measures.data";
 import { wayLabel } from "../survey/ways";
 import { counted, doseGrams, inSentence, plain } from "../units";
-import { brief } from "./acts";
 
 type Names = ReadonlyMap<string, string>;
 type Sayings = { readonly [K in EventKind]: (body: BodyOf<K>, names: Names) => string };
 
 const AGAINST = { "too-early": "too early", "too-late": "too late", blocked: "out of order" } as const;
 
-function opName(op: string, names: Names): string {
-  const known = names.get(op);
-  if (known) return brief(known);
-  const [, , ...rest] = op.split("/");
-  return `${stationLabel(stationOfOp(op))}: ${(rest[0] ?? op).replaceAll("-", " ")}`;
+/** What an operation was: as its entry says, else as it is called today. */
+function opName({ op, title, words }: { readonly op: string; readonly title?: string; readonly words?: string }, names: Names): string {
+  return title ?? names.get(op) ?? words ?? opWords(op);
 }
 
 /** The jars that something was taken from; empty where none is known. */
@@ -68,9 +66,9 @@ const SAY: Sayings = {
   marked: () => "Moved the mark on the condition map",
   matched: ({ stance, chain }) =>
     `Chose ${chain.map((link) => `${inSentence(materialTaken(link).name)}${link.because ? ` (against the rules: ${link.because})` : ""}`).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,
-  done: ({ op, words, start, portion_g, note, surface_mm, film_um, paper, found, against }, names) =>
+  done: ({ start, portion_g, note, surface_mm, film_um, paper, found, against, ...said }, names) =>
     [
-      `${words ? brief(words) : opName(op, names)}${started(start)}`,
+      `${opName(said, names)}${started(start)}`,
       portion_g === undefined ? "" : `${doseGrams(portion_g)} of a batch that was mixed for several`,
       paper ? `${plain(paper.sheets, 2)} of a sheet used up` : "",
       film_um === undefined ? "" : `film ${plain(film_um, 0)} µm by the gauge`,
@@ -83,14 +81,14 @@ const SAY: Sayings = {
     ]
       .filter((part) => part !== "")
       .join(". "),
-  "batch-mixed": ({ op, words, start, note, against }, names) =>
-    `One batch of it: ${inSentence(words ? brief(words) : opName(op, names))}${started(start)}${note ? `. ${note}` : ""}${against ? `. ${AGAINST[against.state]}, because ${against.because}` : ""}`,
+  "batch-mixed": ({ start, note, against, ...said }, names) =>
+    `One batch of it: ${inSentence(opName(said, names))}${started(start)}${note ? `. ${note}` : ""}${against ? `. ${AGAINST[against.state]}, because ${against.because}` : ""}`,
   "recipe-kept": ({ name: called, parts, mass_g, dE00: off, ended }) =>
     `Recipe ${called}: ${parts.map((part) => `${part.name} ${plain(part.pct, part.pct < 10 ? 1 : 0)} %${mass_g ? ` (${doseGrams((mass_g * part.pct) / 100)})` : ""}`).join(", ")}${off === undefined ? "" : `, reckoned ${plain(off, 1)} dE00 off`}${ended ? `, dried to ${labText(ended)}` : ""}`,
   "swatch-read": ({ name: called, state, lab, by }) => `Swatch ${called}, ${stateRow(state).label}: ${labText(lab)}, ${by}`,
-  "found-soft": ({ op, note }, names) => `Still soft: ${opName(op, names)}${note ? `. ${note}` : ""}`,
+  "found-soft": ({ op, note }, names) => `Still soft: ${opName({ op }, names)}${note ? `. ${note}` : ""}`,
   parted: ({ title }) => `Treated apart from here on: ${title}`,
-  skipped: ({ op, words, reason }, names) => `Left out: ${words ? brief(words) : opName(op, names)}. ${reason}`,
+  skipped: ({ reason, ...said }, names) => `Left out: ${opName(said, names)}. ${reason}`,
   "round-opened": ({ station, places, because }) => `Back to ${stationLabel(station)}, ${places.join(", ")}: ${because}`,
   noted: ({ text }) => `Note: ${text}`,
   closed: ({ signed_by, notes }) => `Signed and closed by ${signed_by}${notes ? `: ${notes}` : ""}`,

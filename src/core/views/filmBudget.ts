@@ -1,4 +1,4 @@
-import { classRow, dryFilmUm, ROLE_LABELS } from "../catalogue";
+import { dryFilmUm, ROLE_LABELS } from "../catalogue";
 import {
   type BudgetRung,
   type BudgetStep,
@@ -10,10 +10,11 @@ import {
   TYPICAL_FILM_UM,
 } from "../level/budget";
 import { usualUm } from "../level/rung";
+import { rungGrain } from "../level/rungGrain";
 import type { WorkedDamage } from "../plan/damageContext";
-import { CUT_UM } from "../plan/filmOps";
+import { materialOf } from "../plan/materialOf";
 import type { Operation } from "../plan/plan.schema";
-import { rungGrain } from "../plan/rungGrain";
+import { present } from "../units";
 import type { Worked } from "./worked";
 
 /** What is left of a film after every coat and every cut, against what must be left. */
@@ -30,7 +31,7 @@ export interface FilmBudget {
 /** The film of every damage that is coated and cut: the old one where the scratch lies in it, else the new one over the fill. */
 export function filmBudgetsOf({ repair, marks }: Worked): FilmBudget[] {
   return repair.damages.flatMap((damage): FilmBudget[] => {
-    const ops = repair.operations.filter((op) => op.places.some((place) => place.startsWith(`${damage.id}/`)) && touchesFilm(op, damage));
+    const ops = repair.operations.filter((op) => op.damages.includes(damage.id) && touchesFilm(op, damage));
     if (!ops.some(({ kind }) => kind === "grit" || kind === "compound")) return [];
     const rungs = grouped(ops.map((op) => rungOf(op, damage, marks)));
     const start = startOf(damage);
@@ -60,8 +61,8 @@ function rungOf(op: Operation, damage: WorkedDamage, marks: Worked["marks"]): St
   const mark = marks.get(op.id);
   const gauge = mark?.body.kind === "done" ? mark.body.film_um : undefined;
   const base = { done: mark !== undefined, ...(gauge === undefined ? {} : { gauge_um: gauge }) };
-  if (op.starts === "coated" && op.class) {
-    const material = damage.links.find((link) => link.class === op.class)?.material ?? classRow(op.class);
+  const material = materialOf(damage, op);
+  if (op.starts === "coated" && material) {
     const adds_um = dryFilmUm(material, op.thickness_mm ?? 0);
     const name = op.role ? ROLE_LABELS[op.role] : material.name;
     return { ...base, name, takes_um: 0, adds_um, coat: `${op.role} ${op.class}` };
@@ -71,11 +72,9 @@ function rungOf(op: Operation, damage: WorkedDamage, marks: Worked["marks"]): St
 }
 
 /** What a cut takes off a film: as it was planned for a cycle, else what its grain takes in its usual time. */
-function cutOf({ id }: Operation, { context }: WorkedDamage): { readonly name: string; readonly takes_um: number } {
-  const cycle = /\/cut-(\d+)\//.exec(id)?.[1];
-  if (cycle) return { name: `Cut ${cycle}`, takes_um: CUT_UM };
-  const grain = rungGrain(id);
-  if (!grain) return { name: "Rub", takes_um: CUT_UM };
+function cutOf({ title, figures, ...op }: Operation, { context }: WorkedDamage): { readonly name: string; readonly takes_um: number } {
+  const grain = rungGrain(present(op));
+  if (figures?.cut_um !== undefined || !grain) return { name: title, takes_um: figures?.cut_um ?? 0 };
   return {
     name: grain.grade ? grain.label : "Compound",
     takes_um: usualUm(grain.micron, { hardness: filmHardness(context.f.finish.finish), wet: true }),

@@ -77,7 +77,7 @@ describe("the film budget", () => {
     const { acts } = budgetOf(SCRATCH);
     const cut = acts.map(({ op }) => op.id).find((id) => id.includes("/cut-1/")) ?? "";
     const { film } = budgetOf([...SCRATCH, [60, done(cut, { film_um: 62 })]]);
-    const at = film.steps.findIndex(({ name }) => name === "Cut 1");
+    const at = film.steps.findIndex(({ name }) => name === "Cut coat 1");
     expect(film.steps[at]).toMatchObject({ flat_um: 62, done: true });
     expect(film.stop).toMatch(/^(Stop before|Tape the edges before)/);
   });

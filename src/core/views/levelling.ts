@@ -1,4 +1,6 @@
 import { type Grade, gradeLabel, grainRange, type Range, sameGrade } from "../catalogue";
+import type { Air } from "../cure/lag";
+import { sandedWith } from "../level/beside";
 import { TYPICAL_FILM_UM } from "../level/budget";
 import { bestSheet } from "../level/ladder";
 import {
@@ -13,13 +15,11 @@ import {
   WIPE_EUR,
   wantsCoarser,
 } from "../level/rung";
+import { type RungGrain, rungGrain } from "../level/rungGrain";
 import { type Sheen, type ShrinkWait, shrinkWait } from "../level/shrinkWait";
 import type { WorkedDamage } from "../plan/damageContext";
-import { filledPlaces } from "../plan/fillOps";
-import type { Air } from "../plan/lag";
-import { sandedWith } from "../plan/levelOps";
 import type { Operation } from "../plan/plan.schema";
-import { type RungGrain, rungGrain } from "../plan/rungGrain";
+import { filledPlaces } from "../plan/subjects/fill";
 import type { Mark } from "../record/treatment";
 import { inSentence, present } from "../units";
 import type { Act } from "./acts";
@@ -65,7 +65,7 @@ export interface Levelling {
 export function levellingsOf({ repair, marks }: Worked, acts: readonly Act[], air: Air, now: number): Levelling[] {
   const state = new Map(acts.map(({ op, state: each }) => [op.id, each]));
   return repair.damages.flatMap((damage): Levelling[] => {
-    const ops = repair.operations.filter((op) => isRung(op) && op.places.some((place) => place.startsWith(`${damage.id}/`)));
+    const ops = repair.operations.filter((op) => isRung(op) && op.damages.includes(damage.id));
     if (ops.length === 0) return [];
     const filled = filledPlaces({ ...damage.context, ...present({ found: repair.found }) });
     const sanded = sandedOf(damage);
@@ -113,7 +113,7 @@ function leftOf({ context }: WorkedDamage, grade: Grade | undefined, area_mm2: n
 /** A block covers at least this, mm². */
 const MIN_AREA_MM2 = 100;
 
-const isRung = ({ station, id, round }: Operation): boolean => station === "level" && round === 1 && rungGrain(id) !== undefined;
+const isRung = ({ name, round }: Operation): boolean => round === 1 && (name === "grit" || name === "compound");
 
 /** What is sanded is as hard as the fill. */
 function sandedOf({ context }: WorkedDamage): Sanded {
@@ -129,7 +129,7 @@ function withMarks(
   marks: Worked["marks"],
   states: ReadonlyMap<string, Act["state"]>,
 ): LevelRung[] {
-  const grains = ops.map(({ id }) => rungGrain(id) ?? { label: "", micron: 1 });
+  const grains = ops.map((op) => rungGrain(present(op)) ?? { label: "", micron: 1 });
   const figures = rungsOf(
     grains.map(({ micron }, i) => ({ micron, proud_um: i === 0 ? proud_um : proudBefore(ops.slice(0, i), marks) })),
     sanded,
@@ -164,13 +164,11 @@ function proudOf(
   marks: Worked["marks"],
   operations: readonly Operation[],
 ): { readonly um: number; readonly measured: boolean } {
-  const looks = operations.filter(
-    ({ kind, station, places }) => kind === "check" && station === "fill" && places.some((place) => place.startsWith(`${id}/`)),
-  );
+  const looks = operations.filter(({ kind, station, damages }) => kind === "check" && station === "fill" && damages.includes(id));
   const found = looks.flatMap(({ id: op }) => heightIn(marks.get(op))).at(-1);
   if (found !== undefined) return { um: Math.max(0, found * 1000), measured: true };
   const planned = Math.max(0, ...filled.map(({ proud_mm }) => proud_mm));
-  const trimmed = operations.some(({ id: op, places }) => op.includes("/fill/blade") && places.some((place) => place.startsWith(`${id}/`)));
+  const trimmed = operations.some(({ name, damages }) => name === "blade" && damages.includes(id));
   return { um: Math.min(planned, trimmed ? HAIR_MM : planned) * 1000, measured: false };
 }
 /** A blade leaves a hair. */
@@ -219,10 +217,7 @@ function waitOf(
   const thickest = filled.flatMap(({ layers }) => layers.slice(-1)).sort((a, b) => b.applied_mm - a.applied_mm)[0];
   if (!thickest) return undefined;
   const laid = operations
-    .filter(
-      ({ station, kind, places }) =>
-        station === "fill" && (kind === "place" || kind === "pour") && places.some((place) => place.startsWith(`${damage.id}/`)),
-    )
+    .filter(({ name, damages }) => name === "place" && damages.includes(damage.id))
     .flatMap(({ id }) => marks.get(id)?.at ?? [])
     .at(-1);
   const sheen: Sheen = damage.context.f.finish.gloss ? "gloss" : damage.context.f.finish.film ? "satin" : "matt";

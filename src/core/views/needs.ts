@@ -14,11 +14,9 @@ export interface Need {
 /** Grams that the operations still to come take; what is done takes nothing more. */
 export function needsOf(of: { readonly id: string; readonly piece: string }, { repair, marks, batches }: Worked): Need[] {
   const products = new Map(repair.links.map(({ id, product }) => [id, product?.id]));
-  const mixed = new Set(repair.operations.filter(({ kind }) => kind === "mix").map(({ link }) => link));
-  const all = repair.operations.flatMap(({ id, role, class: name, mass_g, kind, link }) => {
-    if (mass_g === undefined || role === undefined || name === undefined || marks.has(id)) return [];
+  const all = repair.operations.flatMap(({ id, role, class: name, mass_g, mixed, link }) => {
     // what was weighed at its mix is not weighed again where it is laid
-    if (kind !== "mix" && link !== undefined && mixed.has(link) && kind !== "pour") return [];
+    if (mass_g === undefined || role === undefined || name === undefined || mixed || marks.has(id)) return [];
     const product = link === undefined ? undefined : products.get(link);
     const mixed_g = batches.get(id)?.reduce((sum, cup) => sum + cup.mass_g, 0) ?? 0;
     return [

@@ -14,7 +14,10 @@ import type { MixedBatch, Worked } from "./worked";
 
 /** An operation as a page shows it: words, figures, what may be done, what was done. Plain data. */
 export interface OperationView
-  extends Pick<Operation, "id" | "round" | "station" | "kind" | "text" | "why" | "done_when" | "hands_min" | "places" | "status"> {
+  extends Pick<
+    Operation,
+    "id" | "round" | "station" | "kind" | "title" | "text" | "why" | "done_when" | "hands_min" | "places" | "status"
+  > {
   readonly state: Act["state"];
   readonly from?: number;
   readonly until?: number;
@@ -116,7 +119,7 @@ function viewOf(
   { op, state, from, until, since, blocked_by, because, consequence }: Act,
   { worked, products, now, numbers, labels, held, round: last }: Seen,
 ): OperationView {
-  const { id, round, station, kind, text, why, done_when, hands_min, places, status, role, mind } = op;
+  const { id, round, station, kind, title, text, why, done_when, hands_min, places, status, role, mind } = op;
   const mark = worked.marks.get(id);
   const { parts, portions, mass_g, batch } = cupOf(op, mark ? undefined : (worked.batches.get(id) ?? []));
   return {
@@ -124,6 +127,7 @@ function viewOf(
     round,
     station,
     kind,
+    title: mark?.body.title ?? title,
     // what is behind keeps the words that it was done by
     text: mark?.body.words ?? text,
     why,
@@ -136,7 +140,7 @@ function viewOf(
       ? { after: op.after.map(({ op: before, min_min, max_min }) => ({ op: before, min_min, ...present({ max_min }) })) }
       : {}),
     because,
-    tokens: [...new Set(places.flatMap((place) => numbers.get(place.split("/")[0] ?? "") ?? []))].sort((a, b) => a - b),
+    tokens: op.damages.flatMap((damage) => numbers.get(damage) ?? []).sort((a, b) => a - b),
     mind: mind.map((each) => each.text),
     cautions: CAUTIONS.filter(({ caution }) => op.cautions.includes(caution)).map(({ short, text: full }) => ({ short, text: full })),
     ...startOf(op, worked, mark ? [] : products, now),
@@ -152,7 +156,7 @@ function viewOf(
       parts: parts && parts.length > 0 && op.starts ? parts : undefined,
       mass_g,
       batch,
-      caliper: caliperOf(op, worked),
+      caliper: caliperOf(op),
       mark: mark && {
         ...markView(mark.entry, mark.at, mark.by, mark.body),
         ...(round === last ? lowOf(op, mark.body) : {}),
@@ -181,10 +185,9 @@ function cupOf(
 }
 
 /** Before and after an overlay the thickness is what is measured, not a height. */
-function caliperOf({ id, places: [place = ""] }: Operation, { repair }: Worked): OperationView["caliper"] {
-  if (id.includes("/measure-before")) return {};
-  const damage = repair.damages.find((each) => place.startsWith(`${each.id}/`))?.context.damage;
-  return id.includes("/measure-after") && damage?.kind === "worn-thin" ? { target_mm: damage.target_mm } : undefined;
+function caliperOf({ name, figures }: Operation): OperationView["caliper"] {
+  if (name === "measure-before") return {};
+  return name === "measure-after" ? present({ target_mm: figures?.target_mm }) : undefined;
 }
 
 /** What its clock starts with: the class, and the jar where one was chosen for this link. */

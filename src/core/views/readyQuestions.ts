@@ -35,11 +35,11 @@ export interface FormQuestion {
 const RELEASES_NAMED = 3;
 
 /** The form or mould of a loss that is filled; undefined where nothing is. */
-export function formQuestion({ context, links, places }: WorkedDamage, temp_C: number): FormQuestion | undefined {
+export function formQuestion({ context, links, places, survey }: WorkedDamage, temp_C: number): FormQuestion | undefined {
   const filler = links.find(({ role }) => role === "filler");
   const lost = places.filter(({ kind }) => kind === "void");
   if (!filler || lost.length === 0) return undefined;
-  const { damage, survey, f } = context;
+  const { damage, f } = context;
   const asked = factsOf({
     ...matchInputOf({ substrate: f.on.substrate as never, finish: f.finish.finish as never }, survey, damage, temp_C),
     stance: f.stance,

@@ -1,7 +1,7 @@
 import type { Range, Stance } from "../catalogue";
+import type { Air } from "../cure/lag";
 import type { Shelf } from "../match/case";
 import { type DamageInput, wayFactsOf } from "../plan/damageContext";
-import type { Air } from "../plan/lag";
 import { SCALE_STEP_G } from "../plan/planCalc";
 import { type Repair, repairOf } from "../plan/repair";
 import type { WayRow } from "../survey/wayRow";

@@ -1,17 +1,19 @@
 import type { Finish, PieceKind, Substrate } from "../catalogue";
 import type { CureInput } from "../cure/cure.schema";
+import type { Air } from "../cure/lag";
 import { type StageTime, stageTimes } from "../cure/running";
 import { gradeIn } from "../level/ladder";
 import type { Shelf } from "../match/case";
-import type { FillPlan, Tools } from "../plan/context";
+import type { Tools } from "../operation/subject";
+import type { FillPlan } from "../plan/context";
 import type { DamageInput } from "../plan/damageContext";
-import type { Air } from "../plan/lag";
-import { markFacts, type OpMark } from "../plan/operation";
+import { markFacts, type OpMark } from "../plan/marks";
 import type { Operation } from "../plan/plan.schema";
 import { SCALE_STEP_G } from "../plan/planCalc";
 import { type Repair, repairOf } from "../plan/repair";
 import type { BodyOf } from "../record/events.schema";
-import { type DamageRecord, type Entry, type Mark, materialTaken, stationOfOp, type Treatment } from "../record/treatment";
+import { isPlaceOf, ordinalOf, readOpId, stationOfOp } from "../record/opId";
+import { type DamageRecord, type Entry, type Mark, materialTaken, type Treatment } from "../record/treatment";
 import { present } from "../units";
 import { finiteRepair } from "./finite";
 
@@ -122,7 +124,9 @@ export function worked(
   if (treatment.closed) marks.found.set(SIGN, signed(treatment.closed));
   const repair = finiteRepair(repairOf({ ...input, marks: opMarks(marks.found) }));
   const known = new Set(repair.operations.map(({ id }) => id));
-  const gone = [...marks.found].flatMap(([id, { body }]) => (known.has(id) || !body.words ? [] : [noLongerPlanned(id, body.words)]));
+  const gone = [...marks.found].flatMap(([id, { body }]) =>
+    known.has(id) || !body.words ? [] : [noLongerPlanned(id, body.words, body.title)],
+  );
   return {
     repair: gone.length > 0 ? { ...repair, operations: [...gone, ...repair.operations] } : repair,
     marks: marks.found,
@@ -132,13 +136,16 @@ export function worked(
 }
 
 /** What was done by an earlier choice of materials stays, in its own words, though no plan asks for it any more. */
-function noLongerPlanned(id: string, words: string): Operation {
+function noLongerPlanned(id: string, words: string, title = words): Operation {
   return {
     id,
-    round: Number(/^r(\d+)\//.exec(id)?.[1] ?? 1),
+    name: "earlier",
+    round: readOpId(id)?.round ?? 1,
     station: stationOfOp(id),
+    damages: [],
     places: [],
     kind: "check",
+    title,
     text: words,
     why: "It was done before the plan was changed.",
     done_when: "it is on record",
@@ -175,7 +182,7 @@ function resolved(
   asked: boolean,
   operations: () => readonly Operation[],
 ): { readonly found: Map<string, Mark>; readonly known: readonly Operation[] } {
-  if (!asked && ![...marks.keys()].some((op) => op.startsWith("ordinal/"))) return { found: new Map(marks), known: [] };
+  if (!asked && ![...marks.keys()].some((op) => ordinalOf(op))) return { found: new Map(marks), known: [] };
   const known = operations();
   return { known, found: new Map([...marks].flatMap(([op, mark]): Array<[string, Mark]> => nth(op, known).map((id) => [id, mark]))) };
 }
@@ -183,7 +190,7 @@ function resolved(
 /** A dry run is done by recording its minutes and its clamps, not by a tick. */
 function dryRunsOf(damage: string, operations: readonly Operation[]): string[] {
   return operations
-    .filter(({ kind, places }) => kind === "dry-run" && places.some((place) => place.startsWith(`${damage}/`)))
+    .filter(({ kind, places }) => kind === "dry-run" && places.some((place) => isPlaceOf(place, damage)))
     .map(({ id }) => id);
 }
 
@@ -195,11 +202,12 @@ const ORDINALS: Readonly<Record<string, (operation: Operation) => boolean>> = {
 };
 
 function nth(op: string, operations: readonly Operation[]): string[] {
-  const [first, kind = "", number = ""] = op.split("/");
-  if (first !== "ordinal") return [op];
-  if (kind === "grit") return operations.filter(({ id }) => id.includes(`/grit-${number}/`)).map(({ id }) => id);
-  const found = operations.filter((operation) => ORDINALS[kind]?.(operation))[Number(number) - 1];
-  return [found?.id ?? op];
+  const ordinal = ordinalOf(op);
+  if (!ordinal) return [op];
+  const { kind, number } = ordinal;
+  // a grit of the first version is named by its P grade
+  if (kind === "grit") return operations.filter(({ grade }) => grade?.system === "P" && grade.grade === number).map(({ id }) => id);
+  return [operations.filter((operation) => ORDINALS[kind]?.(operation))[number - 1]?.id ?? op];
 }
 
 /** Every clock that was started, with its stages in the air that it really had; one that was found behind its time goes slower. */

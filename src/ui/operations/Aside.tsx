@@ -1,6 +1,5 @@
 "use client";
 import Link from "next/link";
-import { brief } from "@/core/views/acts";
 import type { ActBrief } from "@/core/views/brief";
 import type { OperationView } from "@/core/views/operationView";
 import { platesOf } from "@/core/views/shelf";
@@ -22,9 +21,9 @@ export function Aside({ treatment, operations, acts }: { treatment: string; oper
     <aside aria-label="Clocks">
       <h2 className="border-b border-ink pb-1">Too early</h2>
       {early.length === 0 && <p className="dim py-2">Nothing waits for a clock.</p>}
-      {early.slice(0, MOST_EARLY).map(({ id, station, text, from = 0, because, consequence }) => (
+      {early.slice(0, MOST_EARLY).map(({ id, station, title, from = 0, because, consequence }) => (
         <div key={id} className="early">
-          <b>{brief(text)}</b>
+          <b>{title}</b>
           <span>
             From {wall.when(from, now)}. {because} {consequence}
           </span>{" "}

@@ -2,7 +2,6 @@
 import { useEffect, useRef, useState } from "react";
 import { classRow } from "@/core/catalogue";
 import { counted, doseGrams, grams, inSentence } from "@/core/units";
-import { brief } from "@/core/views/acts";
 import { inOneCup, type Share, unaccounted } from "@/core/views/batch";
 import type { OperationView } from "@/core/views/operationView";
 import { FieldError } from "../forms/FieldError";
@@ -247,7 +246,7 @@ interface TakerRowProps {
   readonly setGrams: (text: string) => void;
 }
 
-function TakerRow({ taker: { piece, text, mass_g }, fixed, on, toggle, grams: typed, setGrams }: TakerRowProps) {
+function TakerRow({ taker: { piece, title, mass_g }, fixed, on, toggle, grams: typed, setGrams }: TakerRowProps) {
   return (
     <div className="flex min-h-[48px] items-center justify-between gap-3 border-t border-ash-deep">
       <label className="flex min-w-0 items-center gap-3">
@@ -260,7 +259,7 @@ function TakerRow({ taker: { piece, text, mass_g }, fixed, on, toggle, grams: ty
         />
         <span className="min-w-0">
           <b className="clamp-3 wrap-anywhere">{piece}</b>
-          <span className="sub">{brief(text)}</span>
+          <span className="sub">{title}</span>
         </span>
       </label>
       <label className="flex items-center gap-2">

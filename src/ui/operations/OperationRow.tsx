@@ -1,6 +1,5 @@
 "use client";
-import { doseGrams, formatMinutes, plain, type Wall } from "@/core/units";
-import { brief } from "@/core/views/acts";
+import { doseGrams, formatMinutes, inSentence, plain, type Wall } from "@/core/units";
 import { liveOf } from "@/core/views/live";
 import type { OperationView } from "@/core/views/operationView";
 import type { Air } from "../frame/climate";
@@ -225,7 +224,7 @@ function Acts({
 }
 
 /** A check found it low: one press opens the round that fills it, so deep as it was measured. */
-function FillAgain({ operation: { text, places }, low_mm }: { operation: OperationView; low_mm: number }) {
+function FillAgain({ operation: { title, places }, low_mm }: { operation: OperationView; low_mm: number }) {
   const log = useLog();
   const low = `${plain(low_mm, 2)} mm low`;
   return (
@@ -234,7 +233,13 @@ function FillAgain({ operation: { text, places }, low_mm }: { operation: Operati
       className="btn go"
       disabled={log.busy}
       onClick={() =>
-        void log.write({ kind: "round-opened", station: "fill", places: [...places], because: `measured ${low}: ${brief(text)}`, low_mm })
+        void log.write({
+          kind: "round-opened",
+          station: "fill",
+          places: [...places],
+          because: `measured ${low}: ${inSentence(title)}`,
+          low_mm,
+        })
       }
     >
       Back to Fill: {low}

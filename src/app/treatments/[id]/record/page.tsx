@@ -19,7 +19,7 @@ export default async function RecordPage({ params }: PageProps<"/treatments/[id]
         photographs={photographs}
         {...(map_photograph ? { mapPhotograph: map_photograph } : {})}
         worked={worked?.repair.damages ?? []}
-        names={new Map(worked?.repair.operations.map(({ id: op, text }) => [op, text]))}
+        names={new Map(worked?.repair.operations.map(({ id: op, title }) => [op, title]))}
         used={worked ? materialsUsed(treatment, worked) : []}
         wall={wall(time_zone)}
         now={now}

@@ -1,5 +1,5 @@
-import { extraProposed, filledPlaces as filledPlacesOf } from "@/core/plan/fillOps";
-import { densityOf } from "@/core/plan/links";
+import { densityOf } from "@/core/mix/weigh";
+import { extraProposed, filledPlaces as filledPlacesOf } from "@/core/plan/subjects/fill";
 import { volumeOf } from "@/core/survey/place";
 import { inSentence, present } from "@/core/units";
 import { cutsOf } from "@/core/views/cut";

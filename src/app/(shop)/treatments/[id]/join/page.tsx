@@ -41,9 +41,9 @@ function braces({ id, treatment, worked }: StationView) {
 const BRACED_WAYS = ["brace", "bond", "bridge", "build", "close", "humidify"];
 
 function Brace({ treatment, damage, record }: { treatment: string; damage: WorkedDamage; record: DamageRecord }) {
-  const { f, damage: measured, survey } = damage.context;
+  const { f, damage: measured } = damage.context;
   const question = BRACED_WAYS.includes(damage.way.way)
-    ? braceQuestion(measured, f.on.substrate as Parameters<typeof braceQuestion>[1], survey.service)
+    ? braceQuestion(measured, f.on.substrate as Parameters<typeof braceQuestion>[1], damage.survey.service)
     : undefined;
   if (!question || question.support === "body") return null;
   const link = damage.links.find(({ role }) => role === "brace");

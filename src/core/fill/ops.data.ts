@@ -1,0 +1,417 @@
+import type { MaterialClass, Range } from "../catalogue";
+import { humidityFactor } from "../cure/pace";
+import { cue } from "../mix/cue";
+import { cupFactor } from "../mix/cupHeat";
+import { doseFigures, doseOf, doseWords } from "../mix/doses";
+import { APPLY, type Apply, mixCautions, type Weighed, wastePct } from "../mix/weigh";
+import { first, row, type Told } from "../operation/row";
+import { type LaidSubject, type LayerSubject, measure, type Voids } from "../operation/subject";
+import { counted, grams, inSentence, plain, present } from "../units";
+import { textureRow } from "./schools.data";
+
+/** What must be behind before a dam is set, and before anything is laid in a void. */
+const BEFORE_DAM = [
+  first("clean", "nothing holds on dirt"),
+  first("trim", "nothing loose"),
+  first("pare", "the edge is level"),
+  first("cut-core", "the core is sound"),
+  first("key", "the floor is matt"),
+  first("barrier", "so that it lifts off again"),
+  first("consolidate", "the edge is firm"),
+  first("mask", "the edge is guarded"),
+] as const;
+const JOINED = [{ after: "unclamp", n: "last", because: "the joint holds" }, first("free-skin", "the joint holds")] as const;
+const BEFORE_FILL = [
+  ...BEFORE_DAM,
+  first("form", "the form stands"),
+  first("release", "the form comes off again"),
+  first("set-form", "the form stands"),
+  first("set-anchors", "the core stands"),
+  first("fit-brace", "the core stands"),
+  first("lay-edges", "lifted edges are down"),
+  first("remove-old", "nothing holds on old glue"),
+  first("dry-out", "it is dry"),
+  ...JOINED,
+  { after: "lay-wet", stage: ["hard"], because: "the backing has set" },
+  { after: "consolidate", stage: ["hard", "full", "handle"], because: "the consolidant has dried through" },
+  { after: "set-brace", stage: ["handle", "hard", "full"], because: "the core is fast" },
+] as const;
+
+const isFirst = ({ n }: LayerSubject) => n === 1;
+const wornThin = ({ f }: { readonly f: { readonly damage: string } }) => f.damage === "worn-thin";
+const open = ({ here }: Voids) => here.filter(({ open_behind }) => open_behind);
+const its = { link: (s: LayerSubject) => s.link, role: "filler" } as const;
+const nameOf = ({ material }: Pick<Told, "material">) => inSentence(material?.name ?? "");
+const isFlexible = ({ link }: LaidSubject) => link.material.rigidity === "flexible";
+const has = ({ link }: LaidSubject, stage: string) => link.material.cure.stages.some((each) => each.stage === stage);
+const laid = { after: "place", n: "same", because: "it is laid" } as const;
+/** A pour leaves little in the cup; trade practice, percent. */
+const POUR_EXTRA_PCT = 10;
+/** A second pour is so much of the first, and at least a cubic centimetre; trade practice. */
+const TOP_UP_SHARE = 0.05;
+
+/** What is mixed over the need of a layer where nothing is set by hand, percent. */
+export const extraPct = ({ extra_pct, apply }: Pick<LayerSubject, "extra_pct" | "apply">, need_cm3: number): number => extra_pct ?? (apply === "poured" ? POUR_EXTRA_PCT : wastePct(need_cm3));
+
+/** Filling: dam and damp, then for each layer one mix and every place, trim, check. */
+export const FILL_OPS = {
+  "measure-before": row({
+    each: "voids",
+    together: "part",
+    kind: "check",
+    when: wornThin,
+    needs: [first("clean", "bare")],
+    facts: ({ f }) => ({ remaining_mm: measure(f, "remaining_mm") }),
+    hands: [2, 4],
+    words: ({ facts: { remaining_mm } }) => ({ title: "Measure the thickness", text: `Measure the thickness before: ${plain(remaining_mm, 2)} mm at the survey`, why: "Only before and after tell what the overlay really added.", done_when: "the figure is on record" }),
+  }),
+  dam: row({
+    each: "voids",
+    together: "part",
+    kind: "form",
+    when: (s) => s.f.on.family !== "skin" && (open(s).length > 0 || (s.f.damage === "chip" && s.f.on.family !== "wood")),
+    at: (s) => (open(s).length > 0 ? open(s) : s.here),
+    needs: [...BEFORE_DAM, ...JOINED],
+    facts: (s) => ({ open: open(s).length > 0 }),
+    hands: [4, 10],
+    words: ({ facts: { open: behind } }) => ({
+      title: behind ? "Dam it behind" : "Set a dam",
+      text: behind ? "Dam behind with film and tape" : "Set a dam of film on wax along the inner face",
+      why: behind ? "Open behind, the fill pushes through as a ridge." : "It holds the fill to the line while it is soft.",
+      done_when: "no gap under the film",
+    }),
+    meets: ["gap-through"],
+  }),
+  // what is drilled and set in a broken face comes before the form that shuts it in
+  "set-form": row({
+    each: "voids",
+    together: "part",
+    kind: "form",
+    when: ({ formed, anchored }) => formed && anchored,
+    needs: [first("form", "it is made"), first("release", "it comes off again"), first("set-anchors", "the anchors stand")],
+    hands: [4, 12],
+    words: { title: "Set the form", text: "Set the form around the anchors and wedge it", why: "The anchors had to go in first; now it holds what is poured to the line.", done_when: "no light shows under its edge, and it does not rock" },
+  }),
+  damp: row({
+    each: "voids",
+    together: "part",
+    kind: "damp",
+    when: ({ drinks }) => drinks.length > 0,
+    at: ({ drinks }) => drinks,
+    needs: BEFORE_FILL,
+    facts: ({ f: { on } }) => ({ on: on.substrate === "gypsum" ? "plaster" : on.label.toLowerCase() }),
+    hands: [3, 10],
+    words: ({ facts: { on } }) => ({ title: "Damp the break", text: `Damp the old ${on} until it stops drinking`, why: "Dry, it sucks the water out of the new and leaves it weak.", done_when: "a drop stands for ten seconds" }),
+    meets: ["water-dampen-gypsum", "plaster-needs-suction"],
+  }),
+  mix: row({
+    each: "layer",
+    kind: "mix",
+    together: "material",
+    needs: [
+      ...BEFORE_FILL.map((need) => ({ ...need, when: isFirst })),
+      { after: "dam", when: isFirst, because: "it is dammed" },
+      { after: "damp", when: isFirst, closes: (): Range => [15, 45], because: "damp, so that it does not drink the water" },
+      { after: "place", n: "before", because: "layer # is laid" },
+      { after: "mix", n: "before", stage: ["recoat", "hard"], when: ({ film }) => film, because: "layer # is ready for the next" },
+      { after: "mix", n: "before", stage: ["hard", "full"], when: ({ film }) => !film, because: "layer # is ready for the next" },
+    ],
+    ...its,
+    amount: (s) => ({ takes: s.takes.map(({ place, need_cm3 }) => ({ place: place.id, cm3: need_cm3 })), extra_pct: (cm3: number) => extraPct(s, cm3), apply: s.apply }),
+    thickness: (s, place) => s.takes.find((each) => each.place.id === place.id)?.applied_mm,
+    starts: "mixed",
+    apart: [],
+    facts: ({ takes, f, tools, school }) => ({
+      changed: takes.flatMap(({ changed }) => (changed ? [`${changed} `] : []))[0] ?? "",
+      shrink_pct: takes[0]?.shrink_pct ?? 0,
+      proud_mm: Math.max(...takes.map(({ proud_mm }) => proud_mm)),
+      modelled: f.way === "build" && school === undefined,
+      scale_step_g: tools.scale_step_g,
+    }),
+    hands: ({ takes: all }) => stirring(all),
+    words: (op) => {
+      const { n = 1, of = 1, material, takes: all, facts } = op;
+      return {
+        title: of > 1 ? `Mix layer ${n}` : `${several(material) ? "Mix" : "Take"} the fill`,
+        text: material && all ? mixText(material, all, of > 1 ? `, layer ${n} of ${of}` : "", facts.scale_step_g) : "",
+        why: material && all ? `${facts.changed}${mixWhy(material, all, facts.modelled)}${cupWords(material, all)}` : "",
+        done_when: cue(material),
+      };
+    },
+    figures: ({ material, takes: all, facts }) => (material && all ? { ...doseFigures(doseOf(material, all, facts.scale_step_g)), ...cupFigures(material, all) } : {}),
+    cautions: ({ material, takes: all }) => (material && all ? mixCautions(material, all) : []),
+    meets: ["shelf-short"],
+  }),
+  place: row({
+    each: "place",
+    kind: ({ apply }) => (apply === "poured" ? "pour" : "place"),
+    needs: [{ after: "mix", n: "same", until: ["working"], because: "while it is workable" }],
+    ...its,
+    amount: ({ takes, apply }) => ({ takes: takes.map(({ place, need_cm3 }) => ({ place: place.id, cm3: need_cm3 })), extra_pct: 0, apply, mixed: true }),
+    thickness: (s, place) => s.takes.find((each) => each.place.id === place.id)?.applied_mm,
+    facts: ({ takes: [take], apply, film, of }) => ({
+      at: take?.place.label.toLowerCase() ?? "it",
+      apply,
+      film,
+      last: take?.last === true,
+      proud_mm: take?.proud_mm ?? 0,
+      around_core: take?.place.around_core === true,
+      layers: take?.of ?? of,
+    }),
+    hands: ({ takes: all, facts }) => laying(all?.need_cm3 ?? 0, facts.apply),
+    words: (op) => {
+      const { n = 1, material, thickness_mm = 0, facts } = op;
+      const what = facts.layers > 1 ? `layer ${n} of ${facts.layers}` : `the ${nameOf(op)}`;
+      const height = facts.last ? (facts.proud_mm > 0 ? `${plain(facts.proud_mm, 2)} mm proud` : "flush, no prouder") : `${plain(thickness_mm, 2)} mm`;
+      const verb = facts.film ? "Drop in" : VERBS[facts.apply];
+      return {
+        title: facts.layers > 1 ? `${verb} layer ${n}` : `${verb} the fill`,
+        text: `${verb} ${what} at ${facts.at}, ${height}`,
+        why: whyPlaced(material, facts, thickness_mm),
+        done_when: facts.last ? (material?.rigidity === "flexible" ? "a card finds it level while wet" : "it stands a hair proud all over") : "it lies even, its face rough for the next",
+      };
+    },
+    meets: ["gap-many-layers", "level-hump"],
+  }),
+  "top-up": row({
+    each: "layer",
+    stem: "top-up",
+    kind: "pour",
+    when: ({ apply, n, of }) => apply === "poured" && n === of,
+    needs: [
+      { after: "place", n: "same", because: "the first pour stands" },
+      { after: "mix", n: "same", stage: ["working"], until: ["firm"], thickness: () => 1, because: "the first has stiffened" },
+    ],
+    ...its,
+    amount: ({ here, whole_cm3 }) => ({ takes: here.map(({ id }) => ({ place: id, cm3: (whole_cm3 * TOP_UP_SHARE) / here.length })), extra_pct: 20, apply: "poured", least_cm3: 1 }),
+    thickness: () => 1,
+    hands: [4, 8],
+    words: ({ takes: all }) => ({ title: "Pour a second time", text: `Mix a thinner second pour, ${grams(all?.mass_g ?? 0)}, and top it up`, why: "It sinks as its water is drunk; the second pour runs into what is left.", done_when: "it stands level with the form" }),
+    cautions: ({ material, takes: all }) => (material && all ? mixCautions(material, all) : []),
+  }),
+  // modelled soft: shaped while it is workable
+  model: row({
+    each: "laid",
+    stem: "model",
+    together: "part",
+    kind: "texture",
+    when: ({ school }) => school === "model",
+    needs: [laid, { after: "mix", n: "same", until: ["working"], because: "while it is workable" }],
+    facts: ({ link }) => ({ slip: slipOf(link.material) }),
+    hands: [5, 20],
+    words: ({ facts: { slip } }) => ({ title: "Model it to profile", text: `Model it to the profile while it is soft, ${slip} as slip`, why: "What is right now need not be sanded later; hold the profile or the twin beside it.", done_when: "the profile touches all along" }),
+  }),
+  // before it skins it is given the grain of what is around it
+  texture: row({
+    each: "laid",
+    stem: "texture",
+    together: "part",
+    kind: "texture",
+    when: (s) => s.texture !== undefined || (s.f.on.family === "skin" && isFlexible(s)),
+    needs: [laid, first("model", "it is shaped"), { after: "mix", n: "same", until: ["firm", "working"], because: "before it skins" }],
+    facts: ({ texture }) => ({ how: texture === undefined ? undefined : textureRow(texture).how }),
+    hands: [3, 8],
+    words: ({ facts: { how } }) => ({
+      title: "Give it its grain",
+      text: how ? `Give it its grain before it skins: ${how}` : "Emboss the grain before it skins: a stamp taken off sound leather",
+      why: how ? "Once it has skinned no tool leaves a mark; try the touch on a scrap first." : "Afterwards no tool leaves a grain in it.",
+      done_when: "the light runs over it as beside it",
+    }),
+  }),
+  // a poured corner leaves its form while it is warm
+  demould: row({
+    each: "laid",
+    stem: "demould",
+    together: "part",
+    kind: "demould",
+    when: ({ link, f }) => link.material.group === "plaster" && (f.damage === "corner" || f.damage === "tip"),
+    needs: [laid, first("top-up", "it is topped up"), { after: "place", n: "same", settles: (): Range => [20, 60], because: "20 to 60 min after the pour" }],
+    hands: [3, 8],
+    words: { title: "Take the form off", text: "Take the form off", why: "Warm and hard enough to stand, soft enough to clean up.", done_when: "edges stay sharp under a finger" },
+  }),
+  // cut while it is firm
+  blade: row({
+    each: "laid",
+    stem: "blade",
+    together: "part",
+    kind: ({ school, f }) => (school === "carve" || (f.way === "build" && school === undefined) ? "carve" : "trim"),
+    when: (s) => has(s, "firm") && !s.film && !isFlexible(s),
+    needs: [laid, first("demould", "the form is off"), { after: "mix", n: "same", stage: ["firm"], until: ["stiff"], because: "firm, not yet hard" }],
+    facts: ({ school, f }) => ({ carves: school === "carve" || (f.way === "build" && school === undefined), rough: school === "carve" }),
+    hands: [4, 12],
+    words: ({ facts: { carves, rough } }) => ({
+      title: carves ? "Carve it while firm" : "Trim with a blade",
+      text: rough ? "Rough it out with a blade while it is firm, a millimetre left everywhere" : carves ? "Carve it to shape while it is firm" : "Trim with a blade, down to a hair above the line",
+      why: "It cuts like soap now; later it costs an hour of sanding.",
+      done_when: "what stands proud is an even hair",
+    }),
+    cautions: ["blade"],
+    meets: ["level-hump", "level-harder"],
+  }),
+  // built over size it is carved to the profile once it is hard
+  "carve-hard": row({
+    each: "laid",
+    stem: "carve-hard",
+    together: "part",
+    kind: "carve",
+    when: (s) => s.school === "carve" && !s.film && !isFlexible(s),
+    needs: [laid, first("blade", "it is roughed out"), { after: "mix", n: "same", stage: ["hard", "full"], because: "hard" }],
+    facts: ({ link }) => ({ dust: link.material.hazards.filter((hazard) => hazard.startsWith("dust")) }),
+    hands: [10, 40],
+    words: {
+      title: "Carve it when hard",
+      text: "Carve it to the profile when it is hard: chisel, rasp, riffler, the twin or its profile beside it",
+      why: "Over size there is something to cut; from the outline to the planes to the details, never at one spot for long.",
+      done_when: "the profile touches all along, a hair above the old surface",
+    },
+    cautions: ({ facts }) => ["blade", ...facts.dust],
+  }),
+  // what was dammed behind is freed
+  "off-dam": row({
+    each: "laid",
+    stem: "off-dam",
+    together: "part",
+    kind: "demould",
+    when: ({ f }) => f.open_behind,
+    at: ({ here }) => here.filter(({ open_behind }) => open_behind),
+    needs: [laid, { after: "mix", n: "same", stage: ["firm", "hard"], because: "it stands by itself" }],
+    hands: [2, 6],
+    words: { title: "Take the dam off", text: "Take the dam off, knock off what came through behind", why: "Hard, a ridge on the hidden face breaks off with its edge.", done_when: "the back is flush" },
+  }),
+  // a film rests until it has stopped shrinking
+  shrink: row({
+    each: "laid",
+    stem: "shrink",
+    together: "part",
+    kind: "wait",
+    when: ({ film }) => film,
+    needs: [laid, { after: "mix", n: "same", stage: ["hard"], thickness: ({ takes, n }) => n * Math.max(...takes.map(({ applied_mm }) => applied_mm)), because: "it has stopped shrinking" }],
+    hands: [1, 2],
+    words: { title: "Let it shrink", text: "Leave it until it has stopped shrinking", why: "Levelled too soon it sinks again and shows an edge in the gloss.", done_when: "a fingernail leaves no mark and yesterday’s height is today’s" },
+  }),
+  "check-fill": row({
+    each: "laid",
+    stem: "check-fill",
+    together: "part",
+    kind: "check",
+    needs: [{ after: "mix", n: "same", stage: ["hard", "full"], because: "hard" }, laid, first("blade", "it is trimmed"), first("carve-hard", "it has its profile"), first("off-dam", "the dam is off"), first("texture", "it is embossed")],
+    hands: [3, 6],
+    words: { title: "Check for low spots", text: "Look for pinholes and low spots: fingertip with eyes shut, raking light", why: "A pinhole is stopped with a finer filler now; under colour it shows for ever.", done_when: "nothing is low, or the round goes back to Fill" },
+  }),
+  // bare lime needs no month before work goes on, but its first days decide; EN 459-1 and trade practice
+  "damp-cure": row({
+    each: "laid",
+    stem: "damp-cure",
+    together: "part",
+    kind: "damp",
+    when: (s) => isLime(s) && !isCovered(s),
+    needs: [{ after: "place", n: "same", because: "laid" }, first("blade", "it is trimmed")],
+    hands: [5, 20],
+    words: { title: "Mist the lime", text: "Mist the lime morning and evening for three days, sun and wind kept off, no frost for a month", why: "Lime that dries before it hardens stays powder.", done_when: "three days are over and a fingernail leaves no mark" },
+    cautions: ["wet-plaster-skin"],
+  }),
+  "dry-lime": row({
+    each: "laid",
+    stem: "dry",
+    together: "part",
+    kind: "wait",
+    when: (s) => isLime(s) && isCovered(s),
+    needs: [
+      { after: "place", n: "same", because: "laid" },
+      { after: "mix", n: "same", stage: ["full"], thickness: ({ link }) => link.material.cure.at_mm, because: "it hardens from the air" },
+    ],
+    hands: [5, 20],
+    words: { title: "Leave lime a month", text: "Leave the lime a month, damp and shaded the first days, before anything is laid over it", why: "Young lime burns colour and must breathe; it hardens from the air.", done_when: "a month is over and the face is evenly pale" },
+    cautions: ["wet-plaster-skin"],
+    meets: ["film-on-lime"],
+  }),
+  dry: row({
+    each: "laid",
+    stem: "dry",
+    together: "part",
+    kind: "dry",
+    when: (s) => !isLime(s) && s.link.material.group === "plaster" && s.link.material.carrier === "water",
+    needs: [{ after: "place", n: "same", because: "laid" }, first("demould", "air gets at it"), first("blade", "it is trimmed"), { after: "mix", n: "same", settles: driesIn, because: "dries by the square of its thickness" }],
+    hands: [2, 5],
+    words: { title: "Let it dry", text: "Let it dry until it is no longer cold to the cheek", why: "Its water leaves by the square of the thickness and by the dryness of the room: test it, no clock tells.", done_when: "cheek, or under 1 % on the meter" },
+    meets: ["film-on-wet-plaster", "film-on-lime"],
+  }),
+  "measure-after": row({
+    each: "laid",
+    stem: "measure-after",
+    together: "part",
+    kind: "check",
+    when: wornThin,
+    needs: [first("check-fill", "it is hard")],
+    facts: ({ f }) => ({ target_mm: measure(f, "target_mm") }),
+    hands: [2, 4],
+    words: ({ facts: { target_mm } }) => ({ title: "Measure the thickness again", text: `Measure the thickness after: ${plain(target_mm, 2)} mm is wanted; short of it, another thin build`, why: "What counts is what is there.", done_when: "the figure is on record" }),
+  }),
+};
+
+/** What has to breathe through lime, or is burnt by it. */
+const OVER_LIME: readonly string[] = ["levelling", "colour", "topcoat"];
+const isLime = ({ link }: LaidSubject) => link.class === "lime-mortar";
+const isCovered = ({ links }: LaidSubject) => links.some(({ role }) => OVER_LIME.includes(role));
+
+/** Plaster gives its water off through its thickness: about a day for a centimetre squared, twice that where one face is shut; trade practice, EN 13279-1. */
+const DRY_DAYS_PER_CM2 = [0.6, 2.4] as const;
+function driesIn({ link, here, air }: LaidSubject): Range {
+  const cm = Math.max(0.5, Math.max(...here.map(({ depth_mm = 0 }) => depth_mm)) / 10);
+  const water = { ...link.material, cure: { ...link.material.cure, by: "drying" as const } };
+  const factor = humidityFactor(water, air.rh_pct) * 1440 * cm ** 2;
+  return [DRY_DAYS_PER_CM2[0] * factor, DRY_DAYS_PER_CM2[1] * factor];
+}
+
+/** What a wet tool slides on: what the filler itself is thinned with, and never water where it reacts with it. */
+function slipOf({ carrier, hazards }: MaterialClass): string {
+  if (carrier === "water") return "water";
+  return hazards.includes("styrene") || carrier === "monomer" ? "a wiped film of alcohol, no water," : "a little alcohol or water";
+}
+
+const several = (material: MaterialClass | undefined) => (material?.mix.parts.length ?? 1) > 1;
+
+/** Each cup is weighed and stirred by itself; trade practice, minutes. */
+const stirring = (all: Weighed | undefined): Range => [4 * (all?.batches ?? 1), 10 * (all?.batches ?? 1)];
+
+/** A small place takes its time, a large one as long as it is laid at the pace that its batches are reckoned with, up to twice that. */
+function laying(cm3: number, apply: Apply): Range {
+  const [low, high]: Range = apply === "poured" ? [3, 8] : [3, 12];
+  const paced = cm3 / APPLY[apply];
+  return [Math.max(low, paced), Math.max(high, 2 * paced)];
+}
+
+function mixText(material: MaterialClass, all: Weighed, nth: string, scale_step_g: number): string {
+  const dose = doseWords(doseOf(material, all, scale_step_g));
+  const lots = all.batches > 1 ? `, in ${counted(all.batches, "batch", "batches")} of ${grams(all.mass_g / all.batches)} (${all.limited_by})` : "";
+  return `${several(material) ? "Mix" : "Take"} ${grams(all.mass_g)} of ${inSentence(material.name)}${nth}${lots}${dose ? `: ${dose}` : ""}`;
+}
+
+function mixWhy({ group, mix }: MaterialClass, { need_cm3, volume_cm3 }: Weighed, modelled: boolean): string {
+  const about = `${plain(need_cm3, need_cm3 < 10 ? 2 : 0)} cm³ with what shrinks and stands proud, ${plain(volume_cm3, volume_cm3 < 10 ? 2 : 0)} with what stays on board and gloves.`;
+  if (group === "plaster") return `${about} Powder into the water; slake a minute, stir without air. An acrylic additive may take the place of a quarter of the water.`;
+  const [least, most] = mix.hardener_pct ?? [];
+  if (least !== undefined) return `${about} Hardener ${least} to ${most} % by mass: half of it doubles the time, too much sets in the cup, under ${least} % it never sets.`;
+  return modelled ? `${about} Model it soft with a wet tool, or build it over size and carve: both lead there.` : about;
+}
+
+/** One cup, and by how much sooner it sets where it warms itself. */
+function cupFigures(material: MaterialClass, { mass_g, batches }: Weighed) {
+  const cup_g = mass_g / batches;
+  const [least, most] = material.mix.hardener_pct ?? [];
+  return { cup_g, sooner_pct: (1 - cupFactor(material, cup_g)) * 100, ...present({ hardener_least_pct: least, hardener_most_pct: most }) };
+}
+
+function cupWords(material: MaterialClass, all: Weighed): string {
+  const { cup_g, sooner_pct } = cupFigures(material, all);
+  return sooner_pct < 3 ? "" : ` In a cup of ${grams(cup_g)} it warms itself and sets some ${plain(sooner_pct, 0)} % sooner: spread it flat.`;
+}
+
+const VERBS: Readonly<Record<LayerSubject["apply"], string>> = { poured: "Pour", pressed: "Press in", faced: "Lay on" };
+
+function whyPlaced(material: MaterialClass | undefined, facts: { readonly film: boolean; readonly apply: string; readonly around_core: boolean }, mm: number): string {
+  if (facts.film) return "Drop on drop; a bubble is pricked at once.";
+  if (material?.rigidity === "flexible") return "A trough, not a peak: it sinks, and what stands up can’t be sanded. Smooth with a card in one stroke along the tear.";
+  if (facts.apply === "poured") return "From one side, in one go; rap the form until no bubble rises.";
+  return facts.around_core ? `About ${plain(mm, 1)} mm around the core, in one build.` : "Into the edges first, so that it keys; no trapped air.";
+}

@@ -1,0 +1,51 @@
+import { isPlaceOf, readOpId, rungOf } from "../record/opId";
+import type { WalkedRung } from "./context";
+import type { PlaceLayers, Reached } from "./layers";
+import type { OpMark } from "./marks";
+
+/** What the log says of the layers of one round: where surfaces were measured, by place; how much was mixed, by `mix-1/epoxy-putty`. */
+export interface FoundLayers {
+  readonly measured: ReadonlyMap<string, readonly Reached[]>;
+  readonly mixed: ReadonlyMap<string, number>;
+}
+
+/** What was found of the layers of a round; undefined where nothing was. */
+export function foundIn(round: number, marks: ReadonlyMap<string, OpMark>): FoundLayers | undefined {
+  const measured = new Map<string, Reached[]>();
+  const mixed = new Map<string, number>();
+  for (const [id, { surface_mm, mixed_share }] of marks) {
+    const ref = readOpId(id);
+    if (ref?.round !== round || ref.station !== "fill" || ref.n === undefined || ref.of === undefined) continue;
+    if (surface_mm !== undefined && ref.stem === `place-${ref.n}`)
+      measured.set(ref.of, [...(measured.get(ref.of) ?? []), { layer: ref.n, surface_mm, by: "measured" }]);
+    if (mixed_share !== undefined && ref.stem === `mix-${ref.n}`) mixed.set(`${ref.stem}/${ref.of.split("/")[0]}`, mixed_share);
+  }
+  return measured.size + mixed.size > 0 ? { measured, mixed } : undefined;
+}
+
+/** The rungs that were walked of a damage in the first round. */
+export function walkedOf(damage: string, marks: ReadonlyMap<string, OpMark>): WalkedRung[] {
+  return [...marks].flatMap(([id, { status, places }]) => {
+    const ref = readOpId(id);
+    const rung = ref?.round === 1 ? rungOf(ref) : undefined;
+    const covers = ref?.of === damage || places?.some((place) => isPlaceOf(place, damage));
+    return rung && status === "done" && covers ? [rung] : [];
+  });
+}
+
+/** A batch within so much of its need is not short: what stays on the knife varies more. */
+const SHORT_SHARE = 0.97;
+
+/** Where each layer of a place ended: as measured, else as far as what was mixed of it reaches. `waste_pct`: what was planned over the need. */
+export function reachedAt({ place, layers }: PlaceLayers, found: FoundLayers, waste_pct: (layer: number) => number): Reached[] {
+  const measured = found.measured.get(place.id) ?? [];
+  const short = layers.flatMap(({ link, surface_mm }, i): Reached[] => {
+    const layer = i + 1;
+    const share = found.mixed.get(`mix-${layer}/${link.class}`);
+    if (share === undefined || measured.some((each) => each.layer === layer)) return [];
+    const reaches = share * (1 + waste_pct(layer) / 100);
+    const from = layers[i - 1]?.surface_mm ?? -(place.depth_mm ?? 0);
+    return reaches < SHORT_SHARE ? [{ layer, surface_mm: from + (surface_mm - from) * reaches, by: "mixed" }] : [];
+  });
+  return [...measured, ...short].sort((a, b) => a.layer - b.layer);
+}

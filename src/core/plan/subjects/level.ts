@@ -1,0 +1,117 @@
+import { type Finish, type Grade, gradeLabel, grainOf, sameGrade } from "../../catalogue";
+import { marksGlaze, sandedWith } from "../../level/beside";
+import { isBarePolish } from "../../level/ops.data";
+import { LADDER_ENDS, LADDER_STARTS } from "../../level/plan.data";
+import { isStocked, stocked } from "../../level/stocked";
+import { walk } from "../../level/walk";
+import { type Levelled, linkAt, placesWith, type Rung } from "../../operation/subject";
+import { inSentence } from "../../units";
+import type { Context } from "../context";
+import type { PlanLink } from "../links";
+import type { AllSubjects } from "./subjects";
+
+type LevelSubjects = Pick<AllSubjects, "levelled" | "rung" | "compound" | "primed">;
+
+const P = (grade: number): Grade => ({ system: "P", grade });
+/** Nothing coarser than this touches a gloss film; it is levelled to this; ISO 6344, trade practice. */
+const FILM_FROM = P(400);
+const FILM_TO = P(1500);
+const COMPOUNDS = ["medium", "fine"] as const;
+
+/** What is filed, sanded and polished of one damage, and its surfacer. */
+export function levelSubjects(c: Context): LevelSubjects {
+  const primed = placesWith(c, "levelling").flatMap((place) => {
+    const link = linkAt(c, place, "levelling");
+    return link ? [{ ...c, here: [place], link }] : [];
+  });
+  const here = placesWith(c, "filler").filter(({ kind, hidden }) => (kind === "void" || kind === "film") && !hidden);
+  const filler = here[0] && linkAt(c, here[0], "filler");
+  if (!filler || c.f.on.family === "skin" || filler.material.rigidity === "flexible")
+    return { levelled: [], rung: [], compound: [], primed };
+  const one: Levelled = {
+    ...c,
+    here,
+    film: here.some(({ kind }) => kind === "film"),
+    sheet: filler.class === "veneer-sheet",
+    fill: inSentence(filler.material.name.split(",")[0] ?? ""),
+  };
+  const polished = one.film || isBarePolish(c);
+  return {
+    levelled: [one],
+    rung: rungsOf(c, one, filler),
+    compound: polished ? COMPOUNDS.map((word, i) => ({ ...one, n: i + 1, word, stem: `compound-${word}` })) : [],
+    primed,
+  };
+}
+
+/** From where to where it is sanded, and why not further. */
+interface Ladder {
+  readonly from: Grade;
+  readonly to: Grade;
+  readonly because: string;
+}
+
+function ladderOf(c: Context, { film, sheet }: Levelled, { material }: PlanLink): Ladder {
+  const { to, because } = endOf(c, film, sheet);
+  const wanted = sheet ? P(180) : film ? FILM_FROM : LADDER_STARTS[material.hardness];
+  return { from: (grainOf(wanted) ?? 0) < (grainOf(to) ?? 0) ? to : wanted, to, because };
+}
+
+function endOf(c: Context, film: boolean, sheet: boolean): Pick<Ladder, "to" | "because"> {
+  const { on, finish } = c.f;
+  if (sheet) return { to: P(240), because: "no finer before stain: it closes the pores" };
+  if (film) return { to: FILM_TO, because: "then compound: a film is levelled very fine" };
+  if (on.family === "metal" && finish.finish === "none")
+    return { to: P(400), because: on.substrate === "soft-metal" ? "then polish; finer smears soft metal" : "then polish" };
+  if (isBarePolish(c)) return { to: FILM_TO, because: "then compound: a dense bare face shows every scratch" };
+  return LADDER_ENDS[finish.finish as Finish];
+}
+
+function rungsOf(c: Context, one: Levelled, filler: PlanLink): Rung[] {
+  const { from, to, because } = ladderOf(c, one, filler);
+  const stock = hereOf(c);
+  const ends = stock ? ([stocked(from, stock), stocked(to, stock, true)] as const) : ([from, to] as const);
+  const steps = walkedAgain(c, walk(...ends, [], stock).steps, ends[1]);
+  return steps.map(({ grade, walk: nth }, i): Rung => {
+    const before = steps[i - 1]?.grade;
+    return {
+      ...one,
+      n: i + 1,
+      stem: `grit-${gradeLabel(grade)}${nth > 1 ? `-${nth}` : ""}`,
+      grade,
+      to: ends[1],
+      because,
+      again: nth > 1,
+      missing: !isStocked(grade, stock),
+      lubricant: sandedWith(c).words,
+      unmasks: c.f.finish.finish === "glaze" && !marksGlaze(grade) && (before === undefined || marksGlaze(before)),
+      last: i === steps.length - 1,
+      ...(before ? { before } : {}),
+    };
+  });
+}
+
+/** What a ladder is built of: what lies in the drawer, and what was there when it was walked. */
+function hereOf({ tools: { grits }, walked = [] }: Context): readonly Grade[] | undefined {
+  const used = walked.map(({ grade }) => grade);
+  return grits && [...grits, ...used.filter((grade) => !grits.some((each) => sameGrade(each, grade)))];
+}
+
+interface Step {
+  readonly grade: Grade;
+  /** In which walk of the ladder: 1 the first, 2 after a step back. */
+  readonly walk: number;
+}
+
+/** The rungs with those that come again: after a step back what was not walked before is walked in its turn, once. */
+function walkedAgain(c: Context, steps: ReadonlyArray<{ readonly grade: Grade }>, to: Grade): Step[] {
+  const { back = [], walked = [] } = c;
+  const wasWalked = ({ grade, walk: nth }: Step) => walked.some((each) => each.walk === nth && sameGrade(each.grade, grade));
+  const first = steps.map(({ grade }): Step => ({ grade, walk: 1 }));
+  return back.reduce((all, grade, i) => {
+    // the ladder may end coarser since: then there is nothing to walk again
+    if ((grainOf(grade) ?? 0) < (grainOf(to) ?? 0)) return all;
+    const again = walk(grade, to, [], hereOf(c)).steps.map((step): Step => ({ grade: step.grade, walk: i + 2 }));
+    return [...all.filter(wasWalked), ...again];
+  }, first);
+}

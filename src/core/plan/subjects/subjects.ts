@@ -1,0 +1,36 @@
+import type { Subjects } from "../../operation/subject";
+import type { Context } from "../context";
+import { colourSubjects } from "./colour";
+import { fillSubjects } from "./fill";
+import { joinSubjects } from "./join";
+import { levelSubjects } from "./level";
+
+/** Everything of a damage that rows are asked about. */
+export type AllSubjects = { readonly [E in keyof Subjects]: ReadonlyArray<Subjects[E]> };
+
+/** What the rows of every station are asked about, for one damage. Pure: damages, ways and links in, subjects out. */
+export function subjectsOf(c: Context): AllSubjects {
+  const all = { ...c, here: c.places };
+  const consolidants = c.links.filter(({ role }) => role === "consolidant");
+  const [consolidant] = consolidants;
+  const level = levelSubjects(c);
+  const colour = colourSubjects(c);
+  return {
+    piece: [all],
+    damage: [all],
+    consolidated: consolidant
+      ? [{ ...c, here: c.places.filter(({ id }) => consolidants.some(({ place }) => place === id)), link: consolidant }]
+      : [],
+    ...joinSubjects(c),
+    ...fillSubjects(c),
+    ...level,
+    ...colour,
+    closing: [
+      {
+        ...all,
+        unmasked: [...level.rung, ...colour.coat].some(({ unmasks }) => unmasks),
+        weak: c.safety !== undefined && c.safety.reached < c.safety.asked,
+      },
+    ],
+  };
+}
