@@ -5,7 +5,6 @@ import { matching } from "../src/core/match/match";
 import type { ChainLink } from "../src/core/match/match.schema";
 import { workOut } from "../src/core/plan/damageContext";
 import { atPlaces } from "../src/core/plan/links";
-import { matchInputOf } from "../src/core/plan/matchInput";
 import { SCALE_STEP_G } from "../src/core/plan/planCalc";
 import { readLog } from "../src/core/record/treatment";
 import { damageInput } from "../src/core/views/worked";
@@ -20,9 +19,8 @@ function chainOf(story: Story, teller: Teller, id: string, choose: ClassName): C
   const damage = readLog(teller.log).damages.find((each) => each.id === id);
   if (!damage) throw new Error(`${story.title}: ${id} is not surveyed`);
   const { choose: _none, ...input } = damageInput(teller.piece, damage);
-  const { survey, places } = workOut(input, story.stance ?? "reversible", AIR, { scale_step_g: SCALE_STEP_G });
-  const asked = matchInputOf({ substrate: input.substrate, finish: input.finish }, survey, survey.damage, AIR.temp_C);
-  const found = matching({ ...asked, stance: story.stance ?? "reversible" }, undefined, atPlaces(places, asked));
+  const { asked, places } = workOut(input, story.stance ?? "reversible", AIR, { scale_step_g: SCALE_STEP_G });
+  const found = matching(asked, undefined, atPlaces(places, asked));
   const chain = found.chains.find(({ links }) => links.some(({ row }) => row.class === choose));
   if (!chain)
     throw new Error(

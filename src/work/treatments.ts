@@ -1,5 +1,5 @@
 import type { Treatment } from "@/core/record/treatment";
-import { lossOf } from "@/core/survey/loss";
+import { sizeOf } from "@/core/survey/size";
 import { type Act, actsOf } from "@/core/views/acts";
 import type { StockProduct } from "@/core/views/stock";
 import type { Worked } from "@/core/views/worked";
@@ -65,7 +65,7 @@ function damagesOf(record: TreatmentRecord): PieceDamage[] {
     damage,
     title: survey.body.title ?? (i === 0 ? title : `${title}, ${i + 1}`),
     part: parts.find(({ id }) => id === survey.body.part)?.name ?? part_name,
-    size: lossOf(survey.body.survey.damage).size,
+    size: sizeOf(survey.body.survey.damage),
     closed: closed !== undefined,
     ...(mark ? { mark } : {}),
   }));

@@ -1,5 +1,6 @@
 import type { MaterialClass, Range } from "../catalogue";
 import { humidityFactor } from "../cure/pace";
+import { sheenOf, shrinkLag } from "../cure/shrinkWait";
 import { cue } from "../mix/cue";
 import { cupFactor } from "../mix/cupHeat";
 import { doseFigures, doseOf, doseWords } from "../mix/doses";
@@ -285,7 +286,7 @@ export const FILL_OPS = {
     together: "part",
     kind: "wait",
     when: ({ film }) => film,
-    needs: [laid, { after: "mix", n: "same", stage: ["hard"], thickness: ({ takes, n }) => n * Math.max(...takes.map(({ applied_mm }) => applied_mm)), because: "it has stopped shrinking" }],
+    needs: [laid, { after: "mix", n: "same", stage: ["hard"], because: "hard" }, { after: "mix", n: "same", settles: ({ link, takes, air, f }) => shrinkLag(link.material, Math.max(...takes.map(({ applied_mm }) => applied_mm)), air, sheenOf(f.finish)), because: "it has stopped shrinking" }],
     hands: [1, 2],
     words: { title: "Let it shrink", text: "Leave it until it has stopped shrinking", why: "Levelled too soon it sinks again and shows an edge in the gloss.", done_when: "a fingernail leaves no mark and yesterday’s height is today’s" },
   }),

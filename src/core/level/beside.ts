@@ -1,6 +1,7 @@
 import { dustOf, type Grade, grainOf } from "../catalogue";
 import type { Rung, Setting } from "../operation/subject";
 import { lubricantOf } from "./plan.data";
+import type { Sanded } from "./rung";
 
 /** Nothing coarser than this touches a glaze; ISO 6344, trade practice. */
 const GLAZE_FROM: Grade = { system: "P", grade: 1000 };
@@ -18,6 +19,13 @@ export function sandedWith({ f, places }: Pick<Setting, "f" | "places">) {
     fears_water,
   );
 }
+
+/** What is sanded is as hard as the fill; a film, or veneer, is sanded with care. */
+export const sandedOf = (setting: Pick<Setting, "f" | "places">, careful: boolean): Required<Sanded> => ({
+  hardness: setting.f.chain.filler?.hardness ?? setting.f.on.hardness,
+  wet: sandedWith(setting).wet,
+  careful,
+});
 
 /** Beside what must not be scratched: inside the mask, until the grade may touch it. */
 export function whereOf({ f, grade }: Pick<Rung, "f" | "grade">): string {

@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { ABRASIVE_SYSTEMS, classRow, grainOf, middle } from "../catalogue";
+import { shrinkWait, WITNESS_UM } from "../cure/shrinkWait";
 import { type BudgetRung, budgetOf, EDGE, type Measured, STOP_PCT, stopAt } from "./budget";
 import { alike, OTHER_ABRASIVES } from "./others.data";
-import { shrinkWait, WITNESS_UM } from "./shrinkWait";
 
 const LACQUER: Measured = { um: 110, sd_um: 10, by: "survey" };
 const rung = (name: string, takes_um: number, over: Partial<BudgetRung> = {}): BudgetRung => ({ name, takes_um, done: false, ...over });

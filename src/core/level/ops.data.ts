@@ -1,10 +1,10 @@
-import { type Grade, gradeLabel } from "../catalogue";
+import { type Grade, gradeLabel, grainOf } from "../catalogue";
 import { wastePct } from "../mix/weigh";
 import { first, row, type Told } from "../operation/row";
 import type { Levelled, Rung } from "../operation/subject";
 import { grams, inSentence, plain } from "../units";
-import { dustOver, whereOf } from "./beside";
-import { overFace, sandedMm2 } from "./rung";
+import { dustOver, sandedOf, whereOf } from "./beside";
+import { rungMinutes } from "./rung";
 
 /** What levelling waits for. */
 const BEFORE = [
@@ -88,10 +88,13 @@ export const LEVEL_OPS = {
       how: inSentence(s.lubricant),
       where: whereOf(s),
       fill: s.fill,
-      careful: s.sheet || s.film,
+      micron: grainOf(s.grade) ?? 1,
+      before_um: s.before && grainOf(s.before),
+      proud_um: s.proud_um,
+      ...sandedOf(s, s.sheet || s.film),
       dust: dustOver(s),
     }),
-    hands: ({ facts: { careful }, here }) => overFace(careful ? [4, 10] : [3, 9], sandedMm2(here)),
+    hands: ({ facts, here }) => rungMinutes(facts, here),
     words: ({ facts: { label, after, to, because, again, missing, how, where, fill } }) => ({
       title: `Sand with ${label}${again ? " again" : ""}`,
       text: `Sand with ${label}${again ? " again" : ""}${missing ? " (none in the drawer: get a sheet)" : ""}, ${how}${where}`,
@@ -110,8 +113,9 @@ export const LEVEL_OPS = {
       { after: "compound", n: "before", because: "coarse to fine" },
     ],
     abrasive: ({ word }) => `compound-${word}`,
-    facts: ({ word }) => ({ word }),
-    hands: [4, 10],
+    apart: ["word"],
+    facts: (s) => ({ word: s.word, micron: s.micron, before_um: s.before_um, ...sandedOf(s, true) }),
+    hands: ({ facts, here }) => rungMinutes(facts, here),
     words: ({ facts: { word } }) => ({
       title: `Polish with ${word} compound`,
       text: `Polish with ${word} compound, a clean pad of its own, labelled`,

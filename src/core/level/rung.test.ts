@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { ladder } from "./ladder";
-import { type Hardness, overFace, rungsOf, type Sanded, SCRATCH_OFF, scratchUm, sheetsFor, wantsCoarser } from "./rung";
+import { AROUND, type Hardness, rungMinutes, rungsOf, type Sanded, SCRATCH_OFF, scratchUm, sheetsFor, wantsCoarser } from "./rung";
 import { deepestLeft, surface, surfaceRows } from "./surface";
 
 const LACQUER: Sanded = { hardness: 3, wet: true };
@@ -60,10 +60,18 @@ describe("what a rung does", () => {
   });
 
   test("a large face takes as much longer as it is larger, and is sanded by machine", () => {
-    expect(overFace([3, 9], 500)).toEqual([3, 9]);
-    expect(overFace([3, 9], 100_000)).toEqual([30, 90]);
     const minutes = (area: number) => (rungsOf([{ micron: 100, proud_um: 150 }], LACQUER, area)[0]?.minutes[1] ?? 0) - 1.5;
     expect(minutes(100_000) / minutes(5_000)).toBeCloseTo(20 / 6, 9);
+  });
+
+  test("nobody does a rung in less than it takes to set up, wipe and look; a film takes more care", () => {
+    const tiny = [{ opening_mm2: 20 }];
+    expect(rungMinutes({ ...LACQUER, micron: 100 }, tiny)).toEqual([3, 9]);
+    expect(rungMinutes({ ...LACQUER, careful: true, micron: 100 }, tiny)).toEqual([4, 10]);
+    const whole = [{ opening_mm2: 40_000 }];
+    expect(rungMinutes({ ...LACQUER, micron: 82, before_um: 125 }, whole)).toEqual(
+      rungsOf([{ micron: 125 }, { micron: 82 }], LACQUER, 40_000 * AROUND)[1]?.minutes,
+    );
   });
 });
 

@@ -16,10 +16,11 @@ const WET_SHARE = 0.8;
 /** A rung goes a tenth deeper than the scratches that it erases. */
 const OVER = 1.1;
 
-/** What is sanded, and with what. */
+/** What is sanded, and with what; with care where it is a film, or thin. */
 export interface Sanded {
   readonly hardness: Hardness;
   readonly wet: boolean;
+  readonly careful?: boolean;
 }
 
 /** Depth of the deepest scratch that a grain leaves, µm. @example scratchUm(18.3, { hardness: 3, wet: true }) // => 5.124 */
@@ -43,8 +44,10 @@ const SOFTER: Readonly<Record<Hardness, number>> = { 1: 3, 2: 1.8, 3: 1, 4: 0.55
 /** A larger flat is sanded by machine, mm²: it takes some six times as much. Trade practice. */
 const BY_MACHINE_FROM_MM2 = 10_000;
 const MACHINE = 6;
-/** Setting up, wiping between, looking: for every rung, min. */
+/** Setting up, wiping between, looking: for every rung, min; and what nobody does a rung under, small as it may be. Trade practice. */
 const ABOUT_MIN = 1.5;
+const LEAST_MIN: Range = [3, 9];
+const CAREFUL_MIN: Range = [4, 10];
 const RATE_OFF = 2;
 
 /** A grade that is walked, and what stood proud when one went back to it, µm. */
@@ -68,16 +71,17 @@ export function rungsOf(steps: readonly Step[], sanded: Sanded, area_mm2: number
       takes_um,
       leaves_um,
       leaves_range_um: [leaves_um * (1 - SCRATCH_OFF), leaves_um * (1 + SCRATCH_OFF)],
-      minutes: minutesFor((takes_um * area_mm2) / 1000, micron, sanded.hardness, area_mm2),
+      minutes: minutesFor((takes_um * area_mm2) / 1000, micron, sanded, area_mm2),
     };
   });
 }
 
-/** Minutes of hands for so many mm³ with a grain. */
-function minutesFor(mm3: number, micron: number, hardness: Hardness, area_mm2: number): Range {
+/** Minutes of hands for so many mm³ with a grain: the one figure that step, ladder and week go by. */
+function minutesFor(mm3: number, micron: number, { hardness, careful }: Sanded, area_mm2: number): Range {
   const machine = area_mm2 > BY_MACHINE_FROM_MM2 ? MACHINE : 1;
   const minutes = mm3 / (RATE_MM3_MIN * (micron / 100) * SOFTER[hardness] * machine);
-  return [ABOUT_MIN + minutes / RATE_OFF, ABOUT_MIN + minutes * RATE_OFF];
+  const [low, high] = careful ? CAREFUL_MIN : LEAST_MIN;
+  return [Math.max(low, ABOUT_MIN + minutes / RATE_OFF), Math.max(high, ABOUT_MIN + minutes * RATE_OFF)];
 }
 
 /** A quarter of a sheet of 230 × 280 mm keeps cutting over so much of a face, mm²; trade practice. */
@@ -101,14 +105,27 @@ export const AROUND = 1.5;
 
 /** The face that is sanded over what was filled, with what is taken along around it, mm². */
 export const sandedMm2 = (here: ReadonlyArray<{ readonly opening_mm2?: number }>): number =>
-  here.reduce((sum, { opening_mm2 = 0 }) => sum + opening_mm2 * AROUND, 0);
+  Math.max(
+    LEAST_MM2,
+    here.reduce((sum, { opening_mm2 = 0 }) => sum + opening_mm2 * AROUND, 0),
+  );
 
-/** A rung is planned by the hundred cm², mm²: on a larger face it takes as much longer. Trade practice. */
-const PLANNED_MM2 = 10_000;
-export const overFace = ([low, high]: Range, area_mm2: number): Range => {
-  const times = Math.max(1, area_mm2 / PLANNED_MM2);
-  return [low * times, high * times];
-};
+/** A block covers at least this, mm². */
+const LEAST_MM2 = 100;
+
+/** Minutes of one rung after the grain before it; of the first, of what stands proud. µm, on what is sanded of these places. */
+export function rungMinutes(
+  {
+    micron,
+    before_um,
+    proud_um = 0,
+    ...sanded
+  }: Sanded & { readonly micron: number; readonly before_um?: number | undefined; readonly proud_um?: number },
+  here: Parameters<typeof sandedMm2>[0],
+): Range {
+  const steps = before_um === undefined ? [{ micron, proud_um }] : [{ micron: before_um }, { micron }];
+  return rungsOf(steps, sanded, sandedMm2(here)).at(-1)?.minutes ?? LEAST_MIN;
+}
 
 /** What stands proud after a rung decides: above so many bites of the next one, a coarser grade is the shorter way. */
 const BITES = 6;

@@ -3,6 +3,15 @@ import { workingRange } from "../cure/working";
 import { formatMinutes, plain } from "../units";
 import type { Case } from "./case";
 
+/** Faces closer than this meet, mm. */
+const MEET_MM = 0.1;
+/** How deep, or how far apart; a gap of nothing is a gap that closes. */
+const gapAsked = ({ depth_mm, gap_mm }: { readonly depth_mm?: number | undefined; readonly gap_mm?: number | undefined }): string => {
+  if (depth_mm !== undefined) return `${plain(depth_mm)} mm deep`;
+  if (gap_mm === undefined) return "not measured";
+  return gap_mm <= MEET_MM ? "the faces meet" : `up to ${plain(gap_mm, 2)} mm apart`;
+};
+
 /** What candidates are compared by. `calm` is what stands in the table when no rule speaks. */
 export interface CriterionRow {
   readonly criterion: string;
@@ -15,7 +24,7 @@ export interface CriterionRow {
 
 export const CRITERIA = [
   { criterion: "bond", label: "Bond", asks: ({ on }) => `on ${on.label.toLowerCase()}`, weight: { reversible: 3, service: 4 }, calm: () => ["Firm", "holds directly"] },
-  { criterion: "gap", label: "Gap", asks: ({ damage }) => (damage.depth_mm === undefined ? "not measured" : `${plain(damage.depth_mm)} mm deep`), weight: { reversible: 2, service: 2 }, calm: ({ row }) => ["Fills it", `up to ${plain(row.max_layer_mm, 2)} mm a layer`] },
+  { criterion: "gap", label: "Gap", asks: ({ damage }) => gapAsked(damage), weight: { reversible: 2, service: 2 }, calm: ({ row }) => ["Fills it", `up to ${plain(row.max_layer_mm, 2)} mm a layer`] },
   { criterion: "time", label: "Working time", asks: ({ working_min }) => (working_min === undefined ? "no limit given" : `you asked ${plain(working_min)} min`), weight: { reversible: 1, service: 1 }, calm: (c) => [workingWord(c), `at ${plain(c.climate_C ?? c.row.cure.reference_C)} °C`] },
   { criterion: "level", label: "Levels flush", asks: ({ on }) => `beside ${on.label.toLowerCase()}`, weight: { reversible: 2, service: 2 }, calm: () => ["Cuts clean", "no harder than its surroundings"] },
   { criterion: "strength", label: "Strength", asks: ({ service }) => (service.load ? "carries a load" : "no load"), weight: { reversible: 1, service: 3 }, calm: ({ row }) => [STRENGTH_WORDS[row.strength], row.rigidity] },

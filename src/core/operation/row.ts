@@ -43,7 +43,7 @@ export interface NeedRow<S, N extends string = string> {
   /** The next coat may be laid until the one before has cured through; said so where that is known. */
   readonly recoat?: string;
   /** Minutes that pass, and after which it is too late, where no material tells them. */
-  readonly settles?: (subject: S) => Range | undefined;
+  readonly settles?: (subject: S) => Range | { readonly min: number; readonly range: Range } | undefined;
   readonly closes?: (subject: S) => Range | undefined;
   /** The joints that this one closes in. */
   readonly of?: "inner";

@@ -175,8 +175,15 @@ export type Rung = Levelled & {
   /** The first that may touch the glaze. */
   readonly unmasks: boolean;
   readonly last: boolean;
+  /** What stands proud before the first rung, µm; 0 of every other. */
+  readonly proud_um: number;
 };
-export type Compound = Levelled & { readonly n: number; readonly word: "medium" | "fine" };
+export type Compound = Levelled & {
+  readonly n: number;
+  readonly word: "medium" | "fine";
+  readonly micron: number;
+  readonly before_um?: number;
+};
 export type Primed = Linked;
 
 /** A surface with its coats. */

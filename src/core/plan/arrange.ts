@@ -137,10 +137,13 @@ function edge(from: Placed, need: Asked, { here, subject }: Draft, air: Air | un
   return withLags(
     from,
     shuts ? (need.recoat ?? because) : because,
-    reached(need.stage) ?? (settles && { min: settles[0], range: settles }),
+    reached(need.stage) ?? (settles && asLag(settles)),
     reached(need.until) ?? shuts ?? (closes && { min: (closes[0] + closes[1]) / 2, range: closes }),
   );
 }
+
+/** A plain wait is planned with its low end. */
+const asLag = (wait: Range | Lag): Lag => ("range" in wait ? wait : { min: wait[0], range: wait });
 
 const withLags = (from: Placed, because: string, lag: Lag | undefined, max: Lag | undefined): Edge => ({
   from,

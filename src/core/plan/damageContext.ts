@@ -12,12 +12,8 @@ import {
   substrateRow,
 } from "../catalogue";
 import type { Air } from "../cure/lag";
-import { brace as judgeBrace, safetyWith } from "../join/brace";
-import type { BraceInput, BraceKind } from "../join/brace.schema";
-import { BRACE_KIND_ROWS, braceKindOf } from "../join/kinds.data";
-import { asSold } from "../join/rods";
-import { type SizedBrace, sizeOf } from "../join/sizing";
-import { STRENGTHS } from "../join/strengths.data";
+import type { BraceKind } from "../join/brace.schema";
+import { BRACE_KIND_ROWS } from "../join/kinds.data";
 import type { Shelf } from "../match/case";
 import type { MatchInput } from "../match/match.schema";
 import type { Tools } from "../operation/subject";
@@ -27,9 +23,9 @@ import { volumeOf } from "../survey/place";
 import type { Survey } from "../survey/survey.schema";
 import type { WayFacts, WayRow } from "../survey/wayRow";
 import { placesOf, preselectedWay, wayRow, waysFor } from "../survey/ways";
-import { plain, present } from "../units";
-import { braceQuestion } from "./braceQuestion";
+import { present } from "../units";
 import type { Context, FillPlan } from "./context";
+import { type BraceChoice, type Joint, reachedBy, type Strength, sizedBrace, strengthOf, unbraced } from "./joint";
 import { type Choice, type ChosenLinks, linksFor, type WorkPlace } from "./links";
 import { matchInputOf } from "./matchInput";
 
@@ -43,7 +39,7 @@ export interface DamageInput {
   readonly survey: Survey;
   readonly way?: string;
   readonly choose?: readonly Choice[];
-  readonly brace?: { readonly kind: BraceKind; readonly size?: Readonly<Record<string, number>> };
+  readonly brace?: BraceChoice;
   readonly form?: string;
   readonly fill?: FillPlan;
   /** Grades that were gone back to at Level, in their order. */
@@ -62,11 +58,9 @@ export interface WorkedDamage extends ChosenLinks {
   /** What Match is asked of it. */
   readonly asked: MatchInput;
   readonly survey: Survey;
-  readonly brace_warnings: ReadonlyArray<{ readonly code: string; readonly message: string }>;
+  /** Whether the glue line carries what is asked, and what it reaches as it is planned: asked once, said everywhere. */
+  readonly joint?: Joint;
 }
-
-/** Joints that are reckoned as a beam. */
-const BEAMS: readonly string[] = ["break-along", "break-across"];
 
 /** Old paint, gesso and bole under gilding, glazes of porous ware, and soft metal itself: all are asked for lead before anything abrades. */
 function mayHoldLead(finish: Finish, on: { readonly family: string; readonly porous: boolean; readonly substrate: string }): boolean {
@@ -77,9 +71,9 @@ function mayHoldLead(finish: Finish, on: { readonly family: string; readonly por
 }
 
 /** What decides the ways of a damage. */
-export function wayFactsOf({ piece, substrate, finish, survey }: DamageInput, stance: Stance): WayFacts {
+export function wayFactsOf({ piece, substrate, finish, survey, brace }: DamageInput, stance: Stance): WayFacts {
   const found = flagsOf(survey.inspected);
-  const asked = braceQuestion(survey.damage, substrate, survey.service);
+  const strength = strengthOf({ survey, substrate, ...present({ brace }) });
   return {
     piece,
     on: substrateRow(substrate),
@@ -88,7 +82,7 @@ export function wayFactsOf({ piece, substrate, finish, survey }: DamageInput, st
     stance,
     hollow: found.hollow === true,
     powders: found.powders === true,
-    ...(asked && BEAMS.includes(asked.joint) ? { brace: judgeBrace(asked).needed } : {}),
+    ...present({ brace: strength?.judged?.needed }),
   };
 }
 
@@ -96,10 +90,8 @@ export function wayFactsOf({ piece, substrate, finish, survey }: DamageInput, st
 interface Made extends ChosenLinks {
   readonly way: WayRow;
   readonly places: readonly WorkPlace[];
+  readonly asked: MatchInput;
 }
-
-type Question = ReturnType<typeof braceQuestion>;
-const isBeam = (question: Question): question is BraceInput => question !== undefined && BEAMS.includes(question.joint);
 
 /** Work a damage out. @throws {RangeError} on a way that its kind does not have */
 export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Tools, shelf?: Shelf): WorkedDamage {
@@ -107,25 +99,20 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
   // foil is the finish of a wrapped board, whether it was named or not
   const finish = substrate === "mdf-vinyl" && input.finish === "none" ? "foil" : input.finish;
   const facts = wayFactsOf({ ...input, finish }, stance);
-  const question = braceQuestion(survey.damage, substrate, survey.service);
-  const asked = { ...matchInputOf({ substrate, finish }, survey, survey.damage, air.temp_C), stance };
-  const made = (way: WayRow) =>
-    makeWay(
-      way,
-      placesOf(way, survey.damage, input.id, facts).map((place) => measured(place, input.fill)),
-      asked,
-      question,
-      input,
-      shelf,
-    );
+  const strength = strengthOf(input);
+  const made = (way: WayRow) => {
+    const places = unbraced(placesOf(way, survey.damage, input.id, facts), input.brace).map((place) => measured(place, input.fill));
+    const asked = { ...matchInputOf({ substrate, finish }, survey, places, air.temp_C), stance };
+    return { ...makeWay(way, places, asked, strength, input, shelf), asked };
+  };
   const taken = input.way === undefined ? unasked(survey.damage, facts, made) : made(rowOf(survey.damage, input.way));
   // of several links of a role the first is the body of it
   const chain = Object.fromEntries([...taken.links].reverse().map(({ role, material }) => [role, material])) as Partial<
     Record<Role, MaterialClass>
   >;
   const f = opFacts({ ...input, finish }, stance, air, taken.way, taken.places, chain);
-  const sized = question && sizedBrace(taken.places, taken.links, question, survey.damage, input.brace);
-  const { judged, reached } = safetyOf(question, sized || undefined, taken.way.way);
+  const sized = strength && sizedBrace(taken.places, taken.links, strength.question, input.brace);
+  const joint = strength && reachedBy(strength, sized, taken.way.way);
   const context: Context = {
     f,
     part: input.part,
@@ -133,21 +120,20 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
     places: taken.places,
     links: taken.links,
     air,
-    tools,
+    tools: { ...tools, ...input.brace?.router },
     ...(sized ? { brace: sized } : {}),
     ...present({ fill: input.fill, school: input.fill?.school, texture: input.fill?.texture }),
     ...(input.back ? { back: input.back } : {}),
-    ...(reached !== undefined ? { safety: { reached, asked: STRENGTHS[substrate].asks } } : {}),
+    ...(joint?.reached === undefined ? {} : { safety: { reached: joint.reached, asked: joint.asks } }),
   };
   const because = input.way === undefined ? whyNotOthers(survey.damage, facts, taken.way) : undefined;
   return {
     id: input.id,
     part: input.part,
     survey,
-    asked,
     ...taken,
     context,
-    brace_warnings: weakness(judged?.warnings ?? [], reached, STRENGTHS[substrate].asks),
+    ...(joint ? { joint } : {}),
     ...(because ? { because } : {}),
   };
 }
@@ -163,38 +149,15 @@ function makeWay(
   way: WayRow,
   places: readonly WorkPlace[],
   asked: Parameters<typeof linksFor>[0],
-  question: Question,
+  strength: Strength | undefined,
   input: DamageInput,
   shelf?: Shelf,
-): Made {
+): Omit<Made, "asked"> {
   const choose = input.brace ? withBrace(input.brace.kind, input.choose ?? []) : (input.choose ?? []);
-  const preferred = isBeam(question) && places.some(({ name }) => name === "core") ? preferredBrace(question) : undefined;
+  const preferred = places.some(({ name }) => name === "core") ? strength?.preferred : undefined;
   const found = preferred === undefined ? undefined : linksFor(asked, places, withBrace(preferred, choose), shelf);
   const holds = found?.links.every(({ role, verdict, overridden }) => role !== "brace" || verdict !== "refused" || overridden);
   return { way, places, ...(found && holds ? cleared(found) : linksFor(asked, places, choose, shelf)) };
-}
-
-/** Ways that leave a joint to its glue, or brace it. */
-const JOINED: readonly string[] = ["bond", "bridge", "brace"];
-
-/** What the joint reaches, and what is said of it. */
-function safetyOf(
-  question: Question,
-  sized: SizedBrace | undefined,
-  way: string,
-): { readonly judged?: ReturnType<typeof judgeBrace>; readonly reached?: number } {
-  const braced = way === "brace" && sized !== undefined;
-  const judged =
-    isBeam(question) && JOINED.includes(way) ? judgeBrace({ ...question, ...(braced ? { brace: sized.kind } : {}) }) : undefined;
-  return present({ judged, reached: question && braced ? safetyWith(sized, question) : judged?.safety_without });
-}
-
-function weakness(warnings: ReadonlyArray<{ code: string; message: string }>, reached: number | undefined, asked: number) {
-  const weak =
-    reached !== undefined && reached < asked
-      ? [{ code: "no-load", message: `The safety reached is ${plain(reached, 1)} of ${asked}: let it carry nothing and nobody.` }]
-      : [];
-  return [...warnings.filter(({ code }) => code === "refer"), ...weak];
 }
 
 function rowOf(damage: Damage, way: string): WayRow {
@@ -230,11 +193,6 @@ function whyNotOthers(damage: Damage, facts: WayFacts, taken: WayRow): string | 
   return said.length > 0 ? said.join(" ") : undefined;
 }
 
-/** Of the braces that a joint may have, the one that serves it best. */
-function preferredBrace(question: BraceInput): BraceKind | undefined {
-  return judgeBrace(question).options.find(({ kind }) => kind !== "none")?.kind;
-}
-
 /** What was preferred was not chosen against the rules. */
 const cleared = ({ links, missing }: ChosenLinks): ChosenLinks => ({
   missing,
@@ -246,54 +204,6 @@ const cleared = ({ links, missing }: ChosenLinks): ChosenLinks => ({
 function withBrace(kind: BraceKind, choose: readonly Choice[]): readonly Choice[] {
   const name = BRACE_KIND_ROWS.find((row) => row.kind === kind)?.classes[0];
   return name === undefined || choose.some(({ role }) => role === "brace") ? choose : [...choose, { role: "brace", class: name }];
-}
-
-function sizedBrace(
-  places: readonly WorkPlace[],
-  links: ChosenLinks["links"],
-  question: BraceInput,
-  damage: Damage,
-  chosen: DamageInput["brace"],
-): SizedBrace | undefined {
-  const core = places.find(({ kind }) => kind === "core");
-  if (!core) return undefined;
-  if (core.name === "anchors") return anchors(damage);
-  const link = links.find(({ place, role }) => place === core.id && role === "brace");
-  const kind = chosen?.kind ?? (link && braceKindOf(link.class));
-  if (kind === undefined || kind === "none") return undefined;
-  if (!chosen?.size) return asSold(sizeOf(kind, question), question, "metric");
-  // hole, depth and walls follow from the rod that is taken, not from the one that was worked out
-  const sized = sizeOf(kind, question, chosen.size.diameter_mm);
-  return { ...sized, size: { ...sized.size, ...chosen.size } };
-}
-
-/** One anchor for so much of a broken plaster face, mm²; its depth in diameters; the plaster over it, mm. Trade practice; EN 1992-4 for the cover's order of size. */
-const ANCHOR_FACE_MM2 = 1500;
-const ANCHOR_MM = 4;
-const ANCHOR_DEPTHS = 6;
-const ANCHOR_COVER_MM = 12;
-
-/** Screws in a broken plaster face: how many, how deep, how far out, and what covers them. */
-function anchors(damage: Damage): SizedBrace | undefined {
-  if (damage.kind !== "corner") return undefined;
-  const { a_mm: a, b_mm: b, c_mm: c } = damage;
-  const face = Math.hypot(a * b, b * c, a * c) / 2;
-  const depth = (a * b * c) / 2 / face;
-  const count = Math.max(2, Math.ceil(face / ANCHOR_FACE_MM2));
-  const out_mm = Math.max(5, Math.min(depth - ANCHOR_COVER_MM, depth * 0.6));
-  return {
-    kind: "screw",
-    size: {
-      count,
-      diameter_mm: ANCHOR_MM,
-      hole_mm: ANCHOR_MM + 1,
-      embed_mm: ANCHOR_DEPTHS * ANCHOR_MM,
-      out_mm,
-      cover_mm: depth - out_mm,
-      length_mm: ANCHOR_DEPTHS * ANCHOR_MM + out_mm,
-    },
-    reasons: [`${count} for ${plain(face / 100)} cm² of broken face.`, `${plain(depth - out_mm)} mm of plaster cover each.`],
-  };
 }
 
 function opFacts(

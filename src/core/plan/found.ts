@@ -7,20 +7,25 @@ import type { OpMark } from "./marks";
 export interface FoundLayers {
   readonly measured: ReadonlyMap<string, readonly Reached[]>;
   readonly mixed: ReadonlyMap<string, number>;
+  /** Heights of whole damages at their last look, mm, minus = low. */
+  readonly checked: ReadonlyMap<string, number>;
 }
 
 /** What was found of the layers of a round; undefined where nothing was. */
 export function foundIn(round: number, marks: ReadonlyMap<string, OpMark>): FoundLayers | undefined {
   const measured = new Map<string, Reached[]>();
   const mixed = new Map<string, number>();
+  const checked = new Map<string, number>();
   for (const [id, { surface_mm, mixed_share }] of marks) {
     const ref = readOpId(id);
-    if (ref?.round !== round || ref.station !== "fill" || ref.n === undefined || ref.of === undefined) continue;
+    if (ref?.round !== round || ref.station !== "fill" || ref.of === undefined) continue;
+    if (ref.stem === "check-fill" && surface_mm !== undefined) checked.set(ref.of, surface_mm);
+    if (ref.n === undefined) continue;
     if (surface_mm !== undefined && ref.stem === `place-${ref.n}`)
       measured.set(ref.of, [...(measured.get(ref.of) ?? []), { layer: ref.n, surface_mm, by: "measured" }]);
     if (mixed_share !== undefined && ref.stem === `mix-${ref.n}`) mixed.set(`${ref.stem}/${ref.of.split("/")[0]}`, mixed_share);
   }
-  return measured.size + mixed.size > 0 ? { measured, mixed } : undefined;
+  return measured.size + mixed.size + checked.size > 0 ? { measured, mixed, checked } : undefined;
 }
 
 /** The rungs that were walked of a damage in the first round. */

@@ -1,6 +1,8 @@
 import fc from "fast-check";
 import { FINISHES, PIECE_KINDS, STANCES, SUBSTRATES } from "../catalogue";
 import { damages } from "../survey/survey.fixture";
+import { compareWays } from "../views/ways";
+import { strayFigures } from "./figures.fixture";
 import type { PlanInput, PlanResult } from "./plan.schema";
 import { plan, planned } from "./planCalc";
 
@@ -69,6 +71,81 @@ test("a mix is the sum of its parts and of its portions; grams are never nonsens
       expect(Number.isFinite(mass_g) && mass_g > 0).toBe(true);
       for (const shares of [parts, portions])
         if (shares && shares.length > 0) expect(shares.reduce((sum, each) => sum + each.mass_g, 0) / mass_g).toBeCloseTo(1, 6);
+    }
+  });
+});
+
+test("the portions of a mix are the mix, and each covers its layer with what shrinks and stands proud", () => {
+  holds(({ operations }) => {
+    for (const mix of operations.filter(({ name }) => name === "mix")) {
+      const laid = operations.filter(
+        ({ name, layer, round, places }) =>
+          name === "place" && layer === mix.layer && round === mix.round && places.some((place) => mix.places.includes(place)),
+      );
+      const needs = laid.reduce((sum, { need_cm3 = 0 }) => sum + need_cm3, 0);
+      expect([mix.id, mix.need_cm3]).toEqual([mix.id, expect.closeTo(needs, 6)]);
+      for (const { places, need_cm3 = 0, volume_cm3 = 0 } of laid) {
+        const mass_g = mix.portions?.find(({ place }) => place === places[0])?.mass_g ?? mix.mass_g ?? 0;
+        // as grams a cubic centimetre weighs of the whole, so much the portion
+        expect((mass_g / (mix.mass_g ?? 1)) * (mix.volume_cm3 ?? 0)).toBeGreaterThanOrEqual(need_cm3 * (1 - 1e-9));
+        expect(need_cm3).toBeGreaterThanOrEqual(volume_cm3 * (1 - 1e-9));
+      }
+    }
+  });
+});
+
+test("every figure that the words of a mix say is one of its fields, and so is every figure of any operation’s text", () => {
+  holds(({ operations }) => {
+    for (const op of operations)
+      expect([op.id, op.text, op.why, strayFigures(op, op.kind === "mix" ? "all" : "text")]).toEqual([op.id, op.text, op.why, []]);
+  });
+});
+
+test("a title is what is done, in at most five words", () => {
+  holds(({ operations }) => {
+    for (const { id, title } of operations)
+      expect([id, title, title.split(" ").length <= 5 && title.length > 2]).toEqual([id, title, true]);
+  });
+});
+
+test("what Survey shows of a damage is what the plan works with, to the last digit, by every way", () => {
+  fc.assert(
+    fc.property(inputs, ({ piece, damages: [damage], stance, climate }) => {
+      const [part] = piece.parts;
+      if (!part || !damage) return;
+      const asked = { ...damage, piece: piece.kind ?? "other", substrate: part.substrate, finish: part.finish ?? "none" };
+      for (const { way, places } of compareWays(asked, stance, climate)) {
+        const found = attempted(() => plan({ piece, damages: [{ ...damage, way }], stance, climate, at: "2026-10-07T08:00:00+02:00" }));
+        if (!found) continue;
+        expect(places.map(({ label, volume_cm3, area_mm2 }) => [label, volume_cm3, area_mm2])).toEqual(
+          found.places.map(({ label, volume_cm3, area_mm2 }) => [label, volume_cm3, area_mm2]),
+        );
+      }
+    }),
+    { numRuns: 40, seed: SEED },
+  );
+});
+
+/** A way that can’t be planned is told as that at both. */
+function attempted(made: () => PlanResult): PlanResult | undefined {
+  try {
+    return made();
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    return undefined;
+  }
+}
+
+test("one verdict on a joint: where no brace is needed none is asked of its ways, and where one is, glue alone is not taken", () => {
+  holds((_, input) => {
+    for (const { way, joint, survey } of planned(input).damages) {
+      if (!joint?.judged || survey.damage.kind !== "break-across") continue;
+      expect([joint.judged.needed, way.way]).toEqual(
+        joint.judged.needed === "yes"
+          ? ["yes", expect.not.stringMatching(/^bond$/)]
+          : [joint.judged.needed, expect.not.stringMatching(/^brace$/)],
+      );
+      expect(joint.judged.safety_without < joint.asks === (joint.judged.needed === "yes")).toBe(true);
     }
   });
 });

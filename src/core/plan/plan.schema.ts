@@ -159,6 +159,7 @@ export const PlanResult = strict({
       id: Type.String(),
       name: Type.String(),
       n: Type.Optional(Type.Integer()),
+      of: Type.Optional(Type.Integer()),
       round: Type.Integer(),
       station: oneOf(STATIONS.map(({ station }) => station)),
       damages: Type.Array(Type.String()),

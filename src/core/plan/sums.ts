@@ -76,6 +76,6 @@ export function referrals(inputs: readonly DamageInput[], damages: readonly Work
   const missing = damages.flatMap((damage) =>
     damage.missing.map(({ role, because }) => ({ code: "no-material", message: `${damage.id}: nothing serves as ${role}. ${because}` })),
   );
-  const found = [...limits, ...missing, ...damages.flatMap(({ brace_warnings }) => brace_warnings)];
+  const found = [...limits, ...missing, ...damages.flatMap(({ joint }) => joint?.warnings ?? [])];
   return found.filter(({ message }, i) => found.findIndex((each) => each.message === message) === i);
 }

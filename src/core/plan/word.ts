@@ -75,6 +75,7 @@ function amountsOf({ lead, takes }: Measured) {
 /** Which layer or coat it is, of how many. */
 function numbersOf({ row: { each, starts }, subject }: Draft): {
   n?: number;
+  of?: number;
   layer?: number;
   layers?: number;
   coat?: number;
@@ -83,7 +84,7 @@ function numbersOf({ row: { each, starts }, subject }: Draft): {
 } {
   const { n, of } = subject;
   if (each === "layer" || each === "place") return present({ n, layer: n, layers: of });
-  if (each !== "coat") return present({ n });
+  if (each !== "coat") return present({ n, of });
   const { coat, coats, name: coat_name } = subject as Coat;
   return present({ n, coat, coats, coat_name: starts ? coat_name : undefined });
 }

@@ -140,6 +140,8 @@ export const EventBody = tagged("kind", [
     size: BraceSize,
     /** The load and lever that it was judged by, as typed; without a load, handling. */
     judged_by: Type.Optional(strict({ load_N: Type.Optional(from0(20_000)), lever_mm: Type.Optional(from0(20_000)) })),
+    /** The jig and the bit that its slot is routed with, where they are not the shop's. */
+    router: Type.Optional(strict({ jig_mm: Type.Optional(above0(100)), bit_mm: Type.Optional(above0(100)) })),
     reason: Type.Optional(text(2000)),
   }),
   event("marked", { damage: damage(), x: Type.Number({ minimum: 0, maximum: 1 }), y: Type.Number({ minimum: 0, maximum: 1 }) }),

@@ -12,7 +12,7 @@ describe("what the measures of each kind tell", () => {
     ["a long tip needs a core: 24 / 12 = twice its base", { kind: "tip", base_mm: 12, length_mm: 24 }, /core: the tip is 2 times as long/],
     ["a stub does not: 15 / 12", { kind: "tip", base_mm: 12, length_mm: 15 }, null],
     ["a slope of 160 on 20 is 1 : 8", { kind: "break-along", slope_mm: 160, height_mm: 20, width_mm: 20 }, /1 : 8: glued well/],
-    ["a slope of 60 on 20 is only 1 : 3", { kind: "break-along", slope_mm: 60, height_mm: 20, width_mm: 20 }, /only 1 : 3: glue alone/],
+    ["a slope of 60 on 20 is only 1 : 3", { kind: "break-along", slope_mm: 60, height_mm: 20, width_mm: 20 }, /is 1 : 3, short/],
     ["a load across the grain asks Join", { kind: "break-across", load_N: 40, lever_mm: 100 }, /End grain holds little/],
     ["no load asks nothing", { kind: "break-across" }, null],
     [

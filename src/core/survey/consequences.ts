@@ -100,7 +100,10 @@ const SAYS: { readonly [K in DamageKind]?: (damage: DamageOf<K>) => readonly [te
     const slope = slope_mm / sectionOf(member).height;
     return slope >= LONG_SLOPE
       ? [`The slope is 1 : ${plain(slope)}: glued well, it holds nearly as wood.`, "from slope and height"]
-      : [`The slope is only 1 : ${plain(slope)}: glue alone may not carry it, look at Join.`, "from slope and height"];
+      : [
+          `The slope is 1 : ${plain(slope)}, short for a glued scarf: the ways below say whether glue alone carries it.`,
+          "from slope and height",
+        ];
   },
   "break-across": ({ load_N = 0 }) =>
     load_N > 0 ? ["End grain holds little: Join works out the brace.", "a load across the break"] : undefined,

@@ -115,3 +115,6 @@ export function gapOf({
 }): readonly [number, number] | undefined {
   return gap_mm > CLOSED_FILM_MM ? [Math.min(gap_from_mm ?? 0, gap_mm), gap_mm] : undefined;
 }
+
+/** Film of glue in a gap, mm: its mean, which counts in a volume; the widest counts in a bond. Closed faces keep a film between them. */
+export const meanGap = (gap: readonly [number, number] | undefined): number => (gap ? (gap[0] + gap[1]) / 2 : CLOSED_FILM_MM);

@@ -1,5 +1,4 @@
 import fc from "fast-check";
-import { lossOf } from "./loss";
 import { volume } from "./volume";
 import type { Solid } from "./volume.schema";
 
@@ -63,35 +62,4 @@ test("a count is so many of them, and the whole is the sum of its parts, in any 
       expect(cm3({ ...first, count }) / cm3(first)).toBeCloseTo(count, 8);
     }),
   );
-});
-
-test("the loss of a chip is its half-ellipse, its depth and its opening", () => {
-  const loss = lossOf({ kind: "chip", length_mm: 34, depth_mm: 11, thickness_mm: 6 });
-  expect(loss.volume_cm3).toBeCloseTo(1.762, 3);
-  expect(loss).toMatchObject({ depth_mm: 11, opening_mm2: 204, joint_mm2: 0, size: "34 × 11 × 6 mm" });
-});
-
-test("a corner is as deep as its tip stands over the broken face", () => {
-  const { depth_mm, volume_cm3 } = lossOf({ kind: "corner", a_mm: 30, b_mm: 30, c_mm: 30 });
-  expect(depth_mm).toBeCloseTo(30 / Math.sqrt(3), 9);
-  expect(volume_cm3).toBeCloseTo(4.5, 9);
-});
-
-test("a crack that closes is glued over both faces, one that stays open is not", () => {
-  const crack = { kind: "crack", length_mm: 210, width_mm: 0.6, depth_mm: 8 } as const;
-  expect(lossOf({ ...crack, closes: true })).toMatchObject({ gap_mm: 0.1, joint_mm2: 3360 });
-  expect(lossOf({ ...crack, closes: false })).toMatchObject({ gap_mm: 0.6, joint_mm2: 0 });
-});
-
-test("shards that meet leave nothing to fill; missing slivers do", () => {
-  expect(lossOf({ kind: "shards", shards: 5, break_length_mm: 310, thickness_mm: 2.4 })).toMatchObject({
-    volume_cm3: 0,
-    joint_mm2: 1488,
-    depth_mm: 0,
-  });
-  expect(lossOf({ kind: "shards", shards: 5, break_length_mm: 310, thickness_mm: 2, gap_mm: 0.5 }).volume_cm3).toBeCloseTo(0.31, 9);
-});
-
-test("a hole is a cylinder", () => {
-  expect(lossOf({ kind: "hole", diameter_mm: 6, depth_mm: 10, through: false }).volume_cm3).toBeCloseTo(0.2827, 4);
 });

@@ -1,8 +1,12 @@
-import { patchMargin } from "../catalogue";
 import { plain } from "../units";
 import { CLOSED_FILM_MM, gapOf, sectionOf } from "./place";
-import { BOND, bed, core, crackCleats, crackFaces, FILL, GLUE_LINE_MM, GLUE_PLAY_MM, grooveOf, hollow, LEAVE, looseFaces, memberFaces, NO_HANDS, onlyNeeded, REPLACE, type Rows, sheetOf, unlessNeeded, woody } from "./wayParts";
-import type { TakenPlace } from "./wayRow";
+import { core, crackCleats } from "./places/core";
+import { crackFaces, GLUE_LINE_MM, GLUE_PLAY_MM, looseFaces, memberFaces, slipFaces } from "./places/faces";
+import { groove } from "./places/groove";
+import { shards } from "./places/shards";
+import { flatBed, newVeneer, sheet } from "./places/sheet";
+import { tear } from "./places/tear";
+import { BOND, FILL, LEAVE, NO_HANDS, onlyNeeded, REPLACE, type Rows, unlessNeeded, woody } from "./wayParts";
 
 /** Ways to meet what has come apart. */
 export const JOIN_WAYS = {
@@ -11,26 +15,7 @@ export const JOIN_WAYS = {
       ...BOND,
       label: "Rejoin the shards",
       how: "Clean, dry run, join in sittings; slivers that are lost are filled.",
-      places: (d) => {
-        const gap = gapOf(d);
-        const joins: TakenPlace = {
-          name: "joins",
-          kind: "faces",
-          label: `Joins of ${d.shards} shards`,
-          area_mm2: d.break_length_mm * d.thickness_mm,
-          film_mm: gap ? (gap[0] + gap[1]) / 2 : CLOSED_FILM_MM,
-          ...(gap ? { gap_mm: gap } : {}),
-          joins: d.shards - 1,
-          length_mm: d.break_length_mm,
-          section: { width_mm: d.thickness_mm * 4, height_mm: d.thickness_mm },
-          takes: ["adhesive"],
-        };
-        const seam = gap && gap[1] > GLUE_LINE_MM ? [grooveOf({ length_mm: d.break_length_mm, width_mm: (gap[0] + gap[1]) / 2, depth_mm: Math.min(d.thickness_mm, gap[0] + gap[1]) }, "hollows", "Hollows left along the joins", { as: "chip" })] : [];
-        const slivers = (d.slivers ?? []).map(({ length_mm, width_mm, depth_mm }, i) =>
-          hollow({ name: `sliver-${i + 1}`, label: `Lost sliver ${i + 1}`, solids: [{ shape: "box", length: length_mm, width: width_mm, depth: depth_mm }], depth_mm, opening_mm2: length_mm * width_mm, opening_mm: width_mm, length_mm, width_mm, open_behind: depth_mm >= d.thickness_mm - 1e-9, as: "chip" }),
-        );
-        return [joins, ...seam, ...slivers];
-      },
+      places: shards,
     },
     { ...LEAVE, how: "Keep the shards in a tray, each bagged, in the order they lie." },
   ],
@@ -98,9 +83,9 @@ export const JOIN_WAYS = {
       not_first: (d) => (d.closes ? "the crack closes by itself" : undefined),
       hands_min: [40, 90],
       wait_min: 0,
-      places: (d) => [{ ...crackFaces(d), label: "Both sides of the slip", area_mm2: 2 * d.length_mm * d.depth_mm }, grooveOf(d, "slip", "The slip", { only: { filler: ["wood-inlay"] }, as: "chip" })],
+      places: (d) => [slipFaces(d), groove(d, "slip", "The slip", { only: { filler: ["wood-inlay"] }, as: "chip" })],
     },
-    { ...FILL, risk: "The part moves on and the fill shows a line.", not_first: (d, f) => (d.closes ? "the crack closes: its faces can be glued" : woody(f) && d.width_mm <= 1 ? "damp air may close it" : undefined), places: (d) => [grooveOf(d, "loss", "The open crack")] },
+    { ...FILL, risk: "The part moves on and the fill shows a line.", not_first: (d, f) => (d.closes ? "the crack closes: its faces can be glued" : woody(f) && d.width_mm <= 1 ? "damp air may close it" : undefined), places: (d) => [groove(d, "loss", "The open crack")] },
     LEAVE,
   ],
   tear: [
@@ -109,13 +94,7 @@ export const JOIN_WAYS = {
       way: "back",
       label: "Back and rejoin it",
       how: "A patch behind, the edges laid on it, the rest filled.",
-      places: (d) => {
-        const lost = d.lost_mm ?? 0;
-        const margin = patchMargin(d.length_mm);
-        const backing: TakenPlace = { name: "patch", kind: "backing", label: "Patch behind the tear", length_mm: d.length_mm + 2 * margin, width_mm: lost + 2 * margin, area_mm2: (d.length_mm + 2 * margin) * (lost + 2 * margin), film_mm: CLOSED_FILM_MM, hidden: true, takes: ["adhesive", "brace"] };
-        if (lost <= 0) return [backing];
-        return [backing, hollow({ name: "gap", label: "The lost strip", solids: [{ shape: "box", length: d.length_mm, width: lost, depth: d.thickness_mm }], depth_mm: d.thickness_mm, opening_mm2: d.length_mm * lost, opening_mm: lost, length_mm: d.length_mm, width_mm: lost })];
-      },
+      places: tear,
     },
     { ...REPLACE, label: "Replace the panel" },
     LEAVE,
@@ -128,7 +107,7 @@ export const JOIN_WAYS = {
       how: "Glue under it, press it flat under a board.",
       risk: "Over a swollen core it stands up again; brittle veneer cracks when it is pressed.",
       not_first: (d) => (d.swelling_mm > 0 ? `the core is swollen by ${plain(d.swelling_mm, 2)} mm: veneer laid on it stands up again` : undefined),
-      places: (d) => [{ name: "bed", kind: "faces", label: "Under the loose veneer", area_mm2: d.length_mm * d.width_mm, film_mm: CLOSED_FILM_MM, length_mm: d.length_mm, width_mm: d.width_mm, takes: ["adhesive"] }],
+      places: (d) => [flatBed("Under the loose veneer", d)],
     },
     {
       way: "reveneer",
@@ -140,7 +119,7 @@ export const JOIN_WAYS = {
       wait_min: 0,
       extra_eur: [8, 40],
       not_first: (d) => (d.swelling_mm > 0 ? undefined : "the old veneer lies down again"),
-      places: bed,
+      places: newVeneer,
     },
     {
       way: "cut-fill",
@@ -151,12 +130,12 @@ export const JOIN_WAYS = {
       hands_min: [25, 50],
       wait_min: 0,
       not_first: () => "a fill shows no grain",
-      places: (d) => [sheetOf("loss", "The place cut out", d.length_mm, d.width_mm, d.thickness_mm, { as: "burn-through" })],
+      places: (d) => [sheet("loss", "The place cut out", d.length_mm, d.width_mm, d.thickness_mm, { as: "burn-through" })],
     },
     LEAVE,
   ],
   "veneer-lost": [
-    { way: "reveneer", label: "Let in new veneer", how: "Square the edges, let in veneer of the same cut, colour it.", lost: "a thin line of the old edge", risk: "Needs a matching sheet and a sharp joint.", hands_min: [30, 75], wait_min: 0, extra_eur: [8, 40], places: bed },
+    { way: "reveneer", label: "Let in new veneer", how: "Square the edges, let in veneer of the same cut, colour it.", lost: "a thin line of the old edge", risk: "Needs a matching sheet and a sharp joint.", hands_min: [30, 75], wait_min: 0, extra_eur: [8, 40], places: newVeneer },
     {
       way: "cut-fill",
       label: "Fill it",
@@ -166,7 +145,7 @@ export const JOIN_WAYS = {
       hands_min: [10, 20],
       wait_min: 0,
       not_first: () => "a fill shows no grain",
-      places: (d) => [sheetOf("loss", "The bare place", d.length_mm, d.width_mm, d.thickness_mm, { as: "burn-through" })],
+      places: (d) => [sheet("loss", "The bare place", d.length_mm, d.width_mm, d.thickness_mm, { as: "burn-through" })],
     },
     LEAVE,
   ],

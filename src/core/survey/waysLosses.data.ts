@@ -1,11 +1,18 @@
-import { CLOSED_FILM_MM } from "./place";
-import { cornerDepth } from "./solids";
-import { BOND, chipVoid, clearFilm, core, cornerVoid, FILL, filmDrop, filmNote, grooveOf, hollow, LEAVE, patch, plaster, RAISE_FILMS, REPLACE, type Rows, sheetOf, tipSolid, woody } from "./wayParts";
+import { chip, chipBed } from "./places/chip";
+import { corner, cornerAnchors, cornerBed } from "./places/corner";
+import { dent } from "./places/dent";
+import { groove } from "./places/groove";
+import { hole, holeWall } from "./places/hole";
+import { overlay, thinBacking } from "./places/overlay";
+import { patch } from "./places/patch";
+import { colouredFace, sheet } from "./places/sheet";
+import { tip, tipCore } from "./places/tip";
+import { BOND, clearFilm, FILL, filmDrop, filmNote, LEAVE, plaster, RAISE_FILMS, REPLACE, type Rows, woody } from "./wayParts";
 
 /** Ways to meet what is lost or spoilt. */
 export const LOSS_WAYS = {
   chip: [
-    { ...FILL, places: (d) => [chipVoid(d)] },
+    { ...FILL, places: (d) => [chip(d)] },
     {
       way: "insert",
       label: "Let in a piece of wood",
@@ -16,10 +23,7 @@ export const LOSS_WAYS = {
       wait_min: 0,
       fits: (_, f) => woody(f),
       not_first: () => "sound wood would be cut away",
-      places: (d) => [
-        { ...chipVoid(d), only: { filler: ["wood-inlay"] } },
-        { name: "bed", kind: "faces", label: "Bed of the piece", area_mm2: d.length_mm * (d.thickness_mm + d.depth_mm), film_mm: CLOSED_FILM_MM, takes: ["adhesive"] },
-      ],
+      places: (d) => [chip(d, { only: { filler: ["wood-inlay"] } }), chipBed(d)],
     },
     LEAVE,
   ],
@@ -31,12 +35,9 @@ export const LOSS_WAYS = {
       how: "Drill anchor holes, set stainless screws, make a form, cast it in one pour.",
       risk: "Screws that rust stain through; a dry old face drinks the water and leaves the new part weak.",
       fits: (d, f) => plaster(f) && Math.min(d.a_mm, d.b_mm, d.c_mm) >= 25,
-      places: (d) => [
-        cornerVoid(d, { around_core: true }),
-        core("anchors", "Anchors in the broken face", { only: { brace: ["anchor-screw"] }, depth_mm: cornerDepth(d.a_mm, d.b_mm, d.c_mm), section: { width_mm: [d.a_mm, d.b_mm, d.c_mm].sort((x, y) => x - y)[1] ?? d.a_mm, height_mm: Math.min(d.a_mm, d.b_mm, d.c_mm) } }),
-      ],
+      places: (d) => [corner(d, { around_core: true }), cornerAnchors(d)],
     },
-    { ...FILL, places: (d) => [cornerVoid(d)] },
+    { ...FILL, places: (d) => [corner(d)] },
     {
       way: "insert",
       label: "Let in a piece of wood",
@@ -47,7 +48,7 @@ export const LOSS_WAYS = {
       wait_min: 0,
       fits: (_, f) => woody(f),
       not_first: () => "the broken face would be cut away",
-      places: (d) => [cornerVoid(d, { only: { filler: ["wood-inlay"] } }), { name: "bed", kind: "faces", label: "Bed of the block", area_mm2: (d.a_mm * d.b_mm * d.c_mm) / 2 / cornerDepth(d.a_mm, d.b_mm, d.c_mm), film_mm: CLOSED_FILM_MM, takes: ["adhesive"] }],
+      places: (d) => [corner(d, { only: { filler: ["wood-inlay"] } }), cornerBed(d)],
     },
     LEAVE,
   ],
@@ -57,10 +58,7 @@ export const LOSS_WAYS = {
       way: "build",
       label: "Build it up",
       how: "Set a core, build up around it, shape it.",
-      places: (d) => [
-        hollow({ name: "loss", label: "The lost tip", solids: [tipSolid(d)], depth_mm: (d.base_mm * 5) / 12, radial: true, length_mm: d.length_mm, opening_mm2: (Math.PI / 2) * d.base_mm * Math.hypot(d.length_mm, d.base_mm / 2), opening_mm: d.base_mm, around_core: true }),
-        core("core", "Core of the tip", { section: { diameter_mm: d.base_mm }, length_mm: d.length_mm, takes: ["brace", "adhesive"], only: { brace: ["metal-wire", "anchor-screw"], adhesive: ["epoxy-slow", "epoxy-fast", "cyanoacrylate"] } }),
-      ],
+      places: (d) => [tip(d), tipCore(d)],
     },
     LEAVE,
   ],
@@ -71,9 +69,9 @@ export const LOSS_WAYS = {
       label: "Patch and fill it",
       how: "A patch behind, the rest filled flush.",
       fits: (d, f) => f.on.family === "skin" && d.through,
-      places: (d) => [patch("patch", "Patch behind the hole", d.diameter_mm, d.diameter_mm), hollow({ name: "loss", label: "The hole", solids: [{ shape: "cylinder", diameter: d.diameter_mm, depth: d.depth_mm }], depth_mm: d.depth_mm, opening_mm2: (Math.PI / 4) * d.diameter_mm ** 2, opening_mm: d.diameter_mm })],
+      places: (d) => [patch("patch", "Patch behind the hole", d.diameter_mm, d.diameter_mm), hole(d)],
     },
-    { ...FILL, places: (d) => [hollow({ name: "loss", label: "The hole", solids: [{ shape: "cylinder", diameter: d.diameter_mm, depth: d.depth_mm }], depth_mm: d.depth_mm, opening_mm2: (Math.PI / 4) * d.diameter_mm ** 2, opening_mm: d.diameter_mm, open_behind: d.through })] },
+    { ...FILL, places: (d) => [hole(d, { open_behind: d.through })] },
     {
       way: "plug",
       label: "Let in a plug of leather",
@@ -84,10 +82,7 @@ export const LOSS_WAYS = {
       wait_min: 0,
       fits: (d, f) => f.on.substrate === "leather" && d.through && d.diameter_mm >= 5,
       not_first: () => "sound grain would be cut away",
-      places: (d) => [
-        patch("patch", "Patch behind the hole", d.diameter_mm, d.diameter_mm),
-        hollow({ name: "loss", label: "The hole", solids: [{ shape: "cylinder", diameter: d.diameter_mm, depth: d.depth_mm }], depth_mm: d.depth_mm, opening_mm2: (Math.PI / 4) * d.diameter_mm ** 2, opening_mm: d.diameter_mm, only: { filler: ["leather-plug"] } }),
-      ],
+      places: (d) => [patch("patch", "Patch behind the hole", d.diameter_mm, d.diameter_mm), hole(d, { only: { filler: ["leather-plug"] } })],
     },
     {
       way: "insert",
@@ -99,10 +94,7 @@ export const LOSS_WAYS = {
       wait_min: 0,
       fits: (d, f) => woody(f) && d.diameter_mm >= 4,
       not_first: () => "sound wood would be bored away",
-      places: (d) => [
-        hollow({ name: "loss", label: "The hole", solids: [{ shape: "cylinder", diameter: d.diameter_mm, depth: d.depth_mm }], depth_mm: d.depth_mm, opening_mm2: (Math.PI / 4) * d.diameter_mm ** 2, opening_mm: d.diameter_mm, only: { filler: ["wood-inlay"] } }),
-        { name: "bed", kind: "faces", label: "Wall of the hole", area_mm2: Math.PI * d.diameter_mm * d.depth_mm, film_mm: CLOSED_FILM_MM, takes: ["adhesive"] },
-      ],
+      places: (d) => [hole(d, { only: { filler: ["wood-inlay"] } }), holeWall(d)],
     },
     LEAVE,
   ],
@@ -114,7 +106,7 @@ export const LOSS_WAYS = {
       how: "Lay the film's own kind in the scratch alone, drop on drop, then level and polish.",
       risk: "A drop laid too soon sinks for weeks.",
       fits: (_, f) => clearFilm(f),
-      places: (d) => [grooveOf(d, "scratch", "The scratch", { kind: "film", takes: ["filler"], ...filmDrop })],
+      places: (d) => [groove(d, "scratch", "The scratch", { kind: "film", takes: ["filler"], ...filmDrop })],
     },
     {
       ...FILL,
@@ -124,9 +116,9 @@ export const LOSS_WAYS = {
       risk: "Every cycle takes film off the surroundings; many days.",
       fits: (_, f) => clearFilm(f),
       not_first: () => "the film around it is cut in every cycle",
-      places: (d) => [{ ...grooveOf(d, "film", "The film of the face"), kind: "film", takes: ["topcoat"], only: { topcoat: ["clear-lacquer", "shellac-polish"] } }],
+      places: (d) => [{ ...groove(d, "film", "The film of the face"), kind: "film", takes: ["topcoat"], only: { topcoat: ["clear-lacquer", "shellac-polish"] } }],
     },
-    { ...FILL, fits: (_, f) => !clearFilm(f), places: (d) => [grooveOf(d, "loss", "The scratch")] },
+    { ...FILL, fits: (_, f) => !clearFilm(f), places: (d) => [groove(d, "loss", "The scratch")] },
     {
       way: "polish",
       label: "Polish it out",
@@ -158,17 +150,17 @@ export const LOSS_WAYS = {
       how: "Lay the film's own kind in layers, let it stop shrinking, level and polish.",
       risk: "Levelled too soon it sinks again and shows an edge.",
       fits: (d, f) => clearFilm(f) && !d.broken,
-      places: (d) => [hollow({ name: "dent", label: "The dent in the film", kind: "film", solids: [{ shape: "sphericalCap", diameter: d.diameter_mm, height: d.depth_mm }], depth_mm: d.depth_mm, opening_mm2: (Math.PI / 4) * d.diameter_mm ** 2, opening_mm: d.diameter_mm, ...filmDrop })],
+      places: (d) => [dent(d, { name: "dent", label: "The dent in the film", kind: "film", ...filmDrop })],
     },
     {
       ...FILL,
       not_first: (d, f) => (clearFilm(f) && !d.broken ? "a fill under a clear film shows" : undefined),
-      places: (d) => [hollow({ name: "loss", label: "The dent", solids: [{ shape: "sphericalCap", diameter: d.diameter_mm, height: d.depth_mm }], depth_mm: d.depth_mm, opening_mm2: (Math.PI / 4) * d.diameter_mm ** 2, opening_mm: d.diameter_mm })],
+      places: (d) => [dent(d)],
     },
     LEAVE,
   ],
   "burn-through": [
-    { ...FILL, label: "Build up the place", places: (d) => (d.depth_mm > 0 ? [sheetOf("loss", "The bare place", d.length_mm, d.width_mm, d.depth_mm)] : [{ name: "surface", kind: "surface", label: "The bare place", area_mm2: d.length_mm * d.width_mm * 2, takes: ["colour", "topcoat"] }]) },
+    { ...FILL, label: "Build up the place", places: (d) => (d.depth_mm > 0 ? [sheet("loss", "The bare place", d.length_mm, d.width_mm, d.depth_mm)] : [colouredFace("The bare place", d, ["colour", "topcoat"])]) },
     { way: "refinish", label: "Strip and refinish the face", how: "Take the whole face back to bare and build the finish up anew.", lost: "the old finish of the whole face", risk: "Even, but the age of the surface is gone.", hands_min: [300, 720], wait_min: 10_080, not_first: () => "the old finish would be gone" },
     LEAVE,
   ],
@@ -179,9 +171,9 @@ export const LOSS_WAYS = {
       label: "Bandage behind, consolidate, build up",
       how: "Consolidate, lay wet plaster bandage behind the shell, damp it, build up in front.",
       fits: (d, f) => f.on.family === "mineral" && (d.hollow === true || f.hollow),
-      places: (d) => [sheetOf("loss", "The eroded face", d.length_mm, d.width_mm, d.depth_mm), { ...patch("bandage", "Bandage behind the shell", d.length_mm, d.width_mm), takes: ["brace"], only: { brace: ["plaster-bandage"] } }],
+      places: (d) => [sheet("loss", "The eroded face", d.length_mm, d.width_mm, d.depth_mm), { ...patch("bandage", "Bandage behind the shell", d.length_mm, d.width_mm), takes: ["brace"], only: { brace: ["plaster-bandage"] } }],
     },
-    { ...FILL, label: "Consolidate and build up", not_first: (d, f) => (d.hollow === true || f.hollow ? "a hollow shell breaks under the fill: it is backed first" : undefined), places: (d) => [sheetOf("loss", "The eroded face", d.length_mm, d.width_mm, d.depth_mm)] },
+    { ...FILL, label: "Consolidate and build up", not_first: (d, f) => (d.hollow === true || f.hollow ? "a hollow shell breaks under the fill: it is backed first" : undefined), places: (d) => [sheet("loss", "The eroded face", d.length_mm, d.width_mm, d.depth_mm)] },
     LEAVE,
   ],
   "worn-thin": [
@@ -190,15 +182,9 @@ export const LOSS_WAYS = {
       way: "overlay",
       label: "Build it up in thin layers",
       how: "Support it, lay it up to the thickness it should have, measure before and after.",
-      places: (d, f) => {
-        const missing = Math.max(0.1, d.target_mm - d.remaining_mm);
-        const overlay = sheetOf("overlay", "The overlay", d.length_mm, d.width_mm, missing, { as: "chip" });
-        // a rigid build on what is not skin or paper; those are backed with fabric
-        if (f.on.family === "skin" || f.on.family === "paper" || d.cracked) return [patch("patch", "Backing of the thin place", d.length_mm, d.width_mm), ...(f.on.family === "skin" || f.on.family === "paper" ? [] : [overlay])];
-        return [f.on.family === "metal" || f.on.family === "polymer" || f.on.family === "bone" ? { ...overlay, only: { filler: ["mma-acrylic"] } } : overlay];
-      },
+      places: overlay,
     },
-    { ...BOND, way: "back", label: "Back it from behind", how: "A fabric behind it, wet through, layer by layer.", not_first: () => "an overlay gives the thickness back", fits: (d) => Math.min(d.length_mm, d.width_mm) >= 15, places: (d) => [patch("patch", "Backing of the thin place", d.length_mm, d.width_mm)] },
+    { ...BOND, way: "back", label: "Back it from behind", how: "A fabric behind it, wet through, layer by layer.", not_first: () => "an overlay gives the thickness back", fits: (d) => Math.min(d.length_mm, d.width_mm) >= 15, places: (d) => [thinBacking(d)] },
     REPLACE,
     LEAVE,
   ],
@@ -224,7 +210,7 @@ export const LOSS_WAYS = {
       wait_min: 2880,
       fits: (_, f) => f.on.family === "ceramic" || f.on.substrate === "stone",
     },
-    { ...FILL, way: "colour", label: "Tone it over", how: "Lock it, mute it with opaque colour, coat it.", places: (d, f) => [{ name: "surface", kind: "surface", label: "The stained place", area_mm2: d.length_mm * d.width_mm * 2, takes: f.finish.finish === "paint" ? ["colour"] : ["colour", "topcoat"] }] },
+    { ...FILL, way: "colour", label: "Tone it over", how: "Lock it, mute it with opaque colour, coat it.", places: (d, f) => [colouredFace("The stained place", d, f.finish.finish === "paint" ? ["colour"] : ["colour", "topcoat"])] },
     LEAVE,
   ],
 } satisfies Partial<Rows>;

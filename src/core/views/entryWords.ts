@@ -7,8 +7,8 @@ import { gradeIn } from "../level/ladder";
 import type { BodyOf, EventBody, EventKind, Start } from "../record/events.schema";
 import { opWords } from "../record/opId";
 import { materialTaken } from "../record/treatment";
-import { lossOf } from "../survey/loss";
 import { DAMAGE_LABELS } from "../survey/measures.data";
+import { sizeOf } from "../survey/size";
 import { wayLabel } from "../survey/ways";
 import { counted, doseGrams, inSentence, plain } from "../units";
 
@@ -39,7 +39,7 @@ const labText = ({ L, a, b }: Lab): string => `L ${plain(L, 0)}, a ${plain(a, 0)
 /** Each kind of entry in the words of the log; complete by type. */
 const SAY: Sayings = {
   surveyed: ({ damage, survey, way, title }) =>
-    `Surveyed${damage && damage !== "d1" ? ` ${title ?? damage}` : ""}: ${DAMAGE_LABELS[survey.damage.kind].toLowerCase()}, ${lossOf(survey.damage).size}${way ? `. ${wayLabel(survey.damage.kind, way.way)}: ${way.reason}` : ""}`,
+    `Surveyed${damage && damage !== "d1" ? ` ${title ?? damage}` : ""}: ${DAMAGE_LABELS[survey.damage.kind].toLowerCase()}, ${sizeOf(survey.damage)}${way ? `. ${wayLabel(survey.damage.kind, way.way)}: ${way.reason}` : ""}`,
   "step-added": ({ text }) => `Added: ${text}`,
   "dry-run": ({ minutes, two_marks, items }) =>
     `Dry run: ${plain(minutes)} min, ${counted(items.length, "thing")} on the clamp map, ${two_marks ? "two marks meet" : "no marks"}`,

@@ -1,20 +1,12 @@
 import { dryFilmUm, ROLE_LABELS } from "../catalogue";
-import {
-  type BudgetRung,
-  type BudgetStep,
-  budgetOf,
-  filmHardness,
-  type Measured,
-  safeFilmUm,
-  stopAt,
-  TYPICAL_FILM_UM,
-} from "../level/budget";
+import { type BudgetRung, type BudgetStep, budgetOf, filmHardness, type Measured, safeFilmUm, stopAt } from "../level/budget";
 import { usualUm } from "../level/rung";
 import { rungGrain } from "../level/rungGrain";
 import type { WorkedDamage } from "../plan/damageContext";
 import { materialOf } from "../plan/materialOf";
 import type { Operation } from "../plan/plan.schema";
 import { present } from "../units";
+import { filmBeside } from "./filmBeside";
 import type { Worked } from "./worked";
 
 /** What is left of a film after every coat and every cut, against what must be left. */
@@ -104,18 +96,10 @@ function grouped(steps: readonly Step[]): BudgetRung[] {
   });
 }
 
-/** A film that was told, not gauged, is known to a fifth. */
-const SURVEYED_OFF = 0.2;
+/** A film of no known kind, µm. */
+const SOME_FILM: Measured = { um: 80, sd_um: 20, by: "typical" };
 
-function startOf(damage: WorkedDamage): Measured {
-  const { damage: measured, f } = damage.context;
-  if (!inFilm(damage)) return { um: 0, sd_um: 0, by: "new" };
-  const surveyed = "film_um" in measured ? measured.film_um : undefined;
-  if (surveyed !== undefined) return { um: surveyed, sd_um: surveyed * SURVEYED_OFF, by: "survey" };
-  const [um, sd_um] = TYPICAL_FILM_UM[f.finish.finish] ?? [SOME_FILM_UM, SOME_FILM_UM / 4];
-  return { um, sd_um, by: "typical" };
-}
-const SOME_FILM_UM = 80;
+const startOf = (damage: WorkedDamage): Measured => (inFilm(damage) ? (filmBeside(damage) ?? SOME_FILM) : { um: 0, sd_um: 0, by: "new" });
 
 /** Over a fill the colour must stay whole: what lies under the clear, and a little of that. Over wood the old film must. */
 function safeOf(damage: WorkedDamage, start: Measured, ops: readonly Operation[]): { readonly um: number; readonly because: string } {

@@ -1,28 +1,18 @@
 import { type Grade, gradeLabel, grainRange, type Range, sameGrade } from "../catalogue";
 import type { Air } from "../cure/lag";
-import { sandedWith } from "../level/beside";
-import { TYPICAL_FILM_UM } from "../level/budget";
+import { type Sheen, type ShrinkWait, sheenOf, shrinkWait } from "../cure/shrinkWait";
+import { sandedOf } from "../level/beside";
 import { bestSheet } from "../level/ladder";
-import {
-  AROUND,
-  type Hardness,
-  PAD_EUR,
-  QUARTERS_A_SHEET,
-  type Rung,
-  rungsOf,
-  type Sanded,
-  sheetsFor,
-  WIPE_EUR,
-  wantsCoarser,
-} from "../level/rung";
+import { PAD_EUR, QUARTERS_A_SHEET, type Rung, rungsOf, type Sanded, sandedMm2, sheetsFor, WIPE_EUR, wantsCoarser } from "../level/rung";
 import { type RungGrain, rungGrain } from "../level/rungGrain";
-import { type Sheen, type ShrinkWait, shrinkWait } from "../level/shrinkWait";
 import type { WorkedDamage } from "../plan/damageContext";
 import type { Operation } from "../plan/plan.schema";
 import { filledPlaces } from "../plan/subjects/fill";
+import { standingProud } from "../plan/subjects/level";
 import type { Mark } from "../record/treatment";
 import { inSentence, present } from "../units";
 import type { Act } from "./acts";
+import { filmBeside } from "./filmBeside";
 import type { Worked } from "./worked";
 
 /** A rung of the ladder as it is planned and as far as it is walked. */
@@ -51,11 +41,13 @@ export interface Levelling {
   /** What stood proud when the ladder was set up, µm; and whether it was measured. */
   readonly proud_um: number;
   readonly measured: boolean;
+  /** It was found low, mm: there is nothing to take off before it is filled again. */
+  readonly low_mm?: number;
   /** The one sheet that would help most, where the drawer has a hole. */
   readonly sheet?: string;
   /** So much still stands proud that a coarser grade is the shorter way. */
   readonly coarser?: { readonly proud_mm: number; readonly next: string };
-  readonly beside?: { readonly finish: string; readonly um: number; readonly scratch_um: number };
+  readonly beside?: { readonly finish: string; readonly um: number; readonly told: boolean; readonly scratch_um: number };
   readonly wait?: ShrinkWait & { readonly material: string; readonly laid: boolean; readonly sheen: Sheen };
   /** What lies over it at the end decides which scratch is seen. */
   readonly under: "gloss" | "satin" | "primer";
@@ -68,9 +60,13 @@ export function levellingsOf({ repair, marks }: Worked, acts: readonly Act[], ai
     const ops = repair.operations.filter((op) => isRung(op) && op.damages.includes(damage.id));
     if (ops.length === 0) return [];
     const filled = filledPlaces({ ...damage.context, ...present({ found: repair.found }) });
-    const sanded = sandedOf(damage);
-    const area_mm2 = Math.max(MIN_AREA_MM2, filled.reduce((sum, { place }) => sum + (place.opening_mm2 ?? 0), 0) * AROUND);
-    const proud = proudOf(damage, filled, marks, repair.operations);
+    const context = { ...damage.context, ...present({ found: repair.found }) };
+    const sanded = sandedOf(
+      context,
+      filled.some(({ place }) => place.kind === "film"),
+    );
+    const area_mm2 = sandedMm2(filled.map(({ place }) => place));
+    const proud = standingProud(context);
     const rungs = withMarks(ops, sanded, area_mm2, proud.um, marks, state);
     return [
       {
@@ -82,6 +78,7 @@ export function levellingsOf({ repair, marks }: Worked, acts: readonly Act[], ai
         paper: paperOf(rungs, area_mm2),
         proud_um: proud.um,
         measured: proud.measured,
+        ...(proud.low_mm > LEVEL_MM ? { low_mm: proud.low_mm } : {}),
         under: underOf(damage, rungs),
         ...present({
           coarser: coarserOf(rungs, sanded),
@@ -110,16 +107,10 @@ function leftOf({ context }: WorkedDamage, grade: Grade | undefined, area_mm2: n
   return { sheets: { left: paper.sheets, takes: sheetsFor(area_mm2).quarters / QUARTERS_A_SHEET } };
 }
 
-/** A block covers at least this, mm². */
-const MIN_AREA_MM2 = 100;
+/** Nobody feels less, mm. */
+const LEVEL_MM = 0.05;
 
 const isRung = ({ name, round }: Operation): boolean => round === 1 && (name === "grit" || name === "compound");
-
-/** What is sanded is as hard as the fill. */
-function sandedOf({ context }: WorkedDamage): Sanded {
-  const hardness: Hardness = context.f.chain.filler?.hardness ?? context.f.on.hardness;
-  return { hardness, wet: sandedWith(context).wet };
-}
 
 function withMarks(
   ops: readonly Operation[],
@@ -157,23 +148,6 @@ function proudBefore(ops: readonly Operation[], marks: Worked["marks"]): number 
   return Math.max(0, found * 1000);
 }
 
-/** What stands proud: measured at the last look, else as it is planned to be laid, less the blade. */
-function proudOf(
-  { id }: WorkedDamage,
-  filled: ReturnType<typeof filledPlaces>,
-  marks: Worked["marks"],
-  operations: readonly Operation[],
-): { readonly um: number; readonly measured: boolean } {
-  const looks = operations.filter(({ kind, station, damages }) => kind === "check" && station === "fill" && damages.includes(id));
-  const found = looks.flatMap(({ id: op }) => heightIn(marks.get(op))).at(-1);
-  if (found !== undefined) return { um: Math.max(0, found * 1000), measured: true };
-  const planned = Math.max(0, ...filled.map(({ proud_mm }) => proud_mm));
-  const trimmed = operations.some(({ name, damages }) => name === "blade" && damages.includes(id));
-  return { um: Math.min(planned, trimmed ? HAIR_MM : planned) * 1000, measured: false };
-}
-/** A blade leaves a hair. */
-const HAIR_MM = 0.15;
-
 const heightIn = (mark: Mark | undefined): number[] =>
   mark?.body.kind === "done" && mark.body.surface_mm !== undefined ? [mark.body.surface_mm] : [];
 
@@ -195,10 +169,10 @@ function coarserOf(rungs: readonly LevelRung[], sanded: Sanded): Levelling["coar
 }
 
 /** A film beside the fill that these grades would eat: it stays under tape, and the new coats go over it. */
-function besideOf({ context: { f, places } }: WorkedDamage, [first]: readonly LevelRung[]): Levelling["beside"] {
-  const typical = TYPICAL_FILM_UM[f.finish.finish];
-  if (!typical || !first || places.some(({ kind }) => kind === "film")) return undefined;
-  return { finish: inSentence(f.finish.label), um: typical[0], scratch_um: first.leaves_um };
+function besideOf(damage: WorkedDamage, [first]: readonly LevelRung[]): Levelling["beside"] {
+  const film = filmBeside(damage);
+  if (!film || !first || damage.places.some(({ kind }) => kind === "film")) return undefined;
+  return { finish: inSentence(damage.context.f.finish.label), um: film.um, told: film.by === "survey", scratch_um: first.leaves_um };
 }
 
 /** What ends coarser than this is coated; what ends finer is left as it is, in its own gloss. Grain, µm. */
@@ -220,7 +194,7 @@ function waitOf(
     .filter(({ name, damages }) => name === "place" && damages.includes(damage.id))
     .flatMap(({ id }) => marks.get(id)?.at ?? [])
     .at(-1);
-  const sheen: Sheen = damage.context.f.finish.gloss ? "gloss" : damage.context.f.finish.film ? "satin" : "matt";
+  const sheen = sheenOf(damage.context.f.finish);
   const age_min = laid === undefined ? 0 : Math.max(0, (now - Date.parse(laid)) / 60_000);
   const { material } = thickest.link;
   const found = shrinkWait(material, { thickness_mm: thickest.applied_mm, age_min, temp_C: air.temp_C, rh_pct: air.rh_pct }, sheen);

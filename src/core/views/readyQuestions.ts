@@ -4,7 +4,6 @@ import { workingRange } from "../cure/working";
 import { aidsFor } from "../match/aids";
 import { factsOf } from "../match/case";
 import type { WorkedDamage } from "../plan/damageContext";
-import { matchInputOf } from "../plan/matchInput";
 import { joinsASitting } from "../ready/assembly";
 import type { FormFacts } from "../ready/forms.data";
 import { volumeOf } from "../survey/place";
@@ -35,15 +34,12 @@ export interface FormQuestion {
 const RELEASES_NAMED = 3;
 
 /** The form or mould of a loss that is filled; undefined where nothing is. */
-export function formQuestion({ context, links, places, survey }: WorkedDamage, temp_C: number): FormQuestion | undefined {
+export function formQuestion({ context, links, places, survey, asked: asks }: WorkedDamage): FormQuestion | undefined {
   const filler = links.find(({ role }) => role === "filler");
   const lost = places.filter(({ kind }) => kind === "void");
   if (!filler || lost.length === 0) return undefined;
-  const { damage, f } = context;
-  const asked = factsOf({
-    ...matchInputOf({ substrate: f.on.substrate as never, finish: f.finish.finish as never }, survey, damage, temp_C),
-    stance: f.stance,
-  });
+  const { damage } = context;
+  const asked = factsOf(asks);
   const { twin } = survey.inspected ?? {};
   return {
     facts: {

@@ -4,8 +4,10 @@ import type { Shelf } from "../match/case";
 import { type DamageInput, wayFactsOf } from "../plan/damageContext";
 import { SCALE_STEP_G } from "../plan/planCalc";
 import { type Repair, repairOf } from "../plan/repair";
+import { type PlaceKind, placeSize, volumeOf } from "../survey/place";
 import type { WayRow } from "../survey/wayRow";
 import { preselectedWay, waysFor } from "../survey/ways";
+import { present } from "../units";
 
 /** One way with what it takes, from the same engine that plans the work. */
 export interface ComparedWay {
@@ -21,6 +23,14 @@ export interface ComparedWay {
   /** Why it is not taken unasked. */
   readonly not_first?: string;
   readonly preselected: boolean;
+  /** The places that it makes, with their sizes in words, what they hold, and one face of each joint: what the plan works with. */
+  readonly places: ReadonlyArray<{
+    readonly label: string;
+    readonly kind: PlaceKind;
+    readonly size: string;
+    readonly volume_cm3?: number;
+    readonly area_mm2?: number;
+  }>;
   readonly hands_min: Range;
   readonly elapsed_min: Range;
   readonly cost_eur: Range;
@@ -28,18 +38,18 @@ export interface ComparedWay {
   readonly conditions: number;
 }
 
+/** What is only asked about has no log and no hour. */
+const ASKED = { tools: { scale_step_g: SCALE_STEP_G }, rounds: [], marks: new Map(), at: 0 };
+
 /** Repair, replace or leave, side by side; the one that is taken unasked is marked. */
 export function compareWays(input: Omit<DamageInput, "way" | "choose">, stance: Stance, air: Air, shelf?: Shelf): ComparedWay[] {
   const facts = wayFactsOf(input, stance);
   const plan = (way?: string): Repair =>
     repairOf({
+      ...ASKED,
       damages: [{ ...input, ...(way === undefined ? {} : { way }) }],
       stance,
       air,
-      tools: { scale_step_g: SCALE_STEP_G },
-      rounds: [],
-      marks: new Map(),
-      at: 0,
       ...(shelf ? { shelf } : {}),
     });
   const unasked = attempted(() => plan()).damages[0]?.way.way ?? preselectedWay(input.survey.damage, facts).way;
@@ -83,9 +93,21 @@ function compared(
     ...(missing ? { refused_because: missing } : {}),
     ...(not_first ? { not_first } : {}),
     preselected,
+    places: damages.flatMap(({ places }) => places.map(placeFigures)),
     hands_min,
     elapsed_min,
     cost_eur,
     conditions: conditions.size,
   };
+}
+
+/** The places of a damage as it would be met: by the way on record, else by the one taken unasked; none where it can't be planned. */
+export function placesAsMet(input: Omit<DamageInput, "choose">, stance: Stance, air: Air): ComparedWay["places"] {
+  return attempted(() => repairOf({ ...ASKED, damages: [input], stance, air })).damages.flatMap(({ places }) => places.map(placeFigures));
+}
+
+function placeFigures(place: Repair["places"][number]): ComparedWay["places"][number] {
+  const { label, kind, area_mm2 } = place;
+  const cm3 = volumeOf(place);
+  return { label, kind, size: placeSize(place), ...present({ volume_cm3: cm3 > 0 ? cm3 : undefined, area_mm2 }) };
 }

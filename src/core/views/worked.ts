@@ -7,6 +7,7 @@ import type { Shelf } from "../match/case";
 import type { Tools } from "../operation/subject";
 import type { FillPlan } from "../plan/context";
 import type { DamageInput } from "../plan/damageContext";
+import type { BraceChoice } from "../plan/joint";
 import { markFacts, type OpMark } from "../plan/marks";
 import type { Operation } from "../plan/plan.schema";
 import { SCALE_STEP_G } from "../plan/planCalc";
@@ -68,12 +69,18 @@ export function damageInput(piece: PieceFacts, damage: DamageRecord): DamageInpu
     survey: survey.body.survey,
     ...(way ? { way } : {}),
     choose: choice?.body.chain ?? [],
-    ...(brace && brace.body.brace !== "none" ? { brace: { kind: brace.body.brace, size: brace.body.size } } : {}),
+    ...(brace ? { brace: braceChoice(brace.body) } : {}),
     ...(form ? { form: form.body.form } : {}),
     ...(fill ? { fill: fillPlan(fill.body) } : {}),
     ...(back.length > 0 ? { back: back.flatMap(({ body }) => gradeIn(body.to) ?? []) } : {}),
   };
 }
+
+const braceChoice = ({ brace: kind, size, judged_by, router }: BodyOf<"braced">): BraceChoice => ({
+  kind,
+  ...(kind === "none" ? {} : { size }),
+  ...present({ judged_by: judged_by && present(judged_by), router: router && present(router) }),
+});
 
 const fillPlan = ({ kind: _kind, damage: _damage, ...set }: BodyOf<"fill-set">): FillPlan => set;
 

@@ -9,7 +9,7 @@ import { type SizedBrace, sizedFor } from "@/core/join/sizing";
 import { STRENGTHS } from "@/core/join/strengths.data";
 import { braceSketch } from "@/core/plan/braceQuestion";
 import type { BodyOf } from "@/core/record/events.schema";
-import { figure, plain } from "@/core/units";
+import { figure, plain, present } from "@/core/units";
 import { useKept } from "../forms/kept";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
@@ -19,7 +19,7 @@ import { Sketch } from "../survey/Sketch";
 import { BraceOption } from "./BraceOption";
 import { BraceRecorder } from "./BraceRecorder";
 import { Drilling } from "./Drilling";
-import { Router } from "./Router";
+import { Router, routerOf } from "./Router";
 import { SafetyBar } from "./SafetyBar";
 
 interface Props {
@@ -48,11 +48,14 @@ export function BracePanel({ treatment, damage, question, hatch, planned, record
   const found = brace(asked);
   const kind = shownOf(found, picked);
   const shop = useShop();
+  const startRouter = { jig_mm: plain(recorded?.router?.jig_mm ?? shop.jig_mm), bit_mm: plain(recorded?.router?.bit_mm ?? shop.bit_mm) };
+  const [router, keepRouter, forgetRouter] = useKept(`router:${treatment}:${damage}`, startRouter);
   const options = [...sizedFor(asked).map((each) => asSold(each, asked, shop.units === "mm" ? "metric" : "inch")), NONE];
   const option = options.find((each) => each.kind === kind) ?? NONE;
   const reached = safetyWith(option, asked);
   const [sign, word] = JUDGEMENTS[found.needed];
   const { asks } = STRENGTHS[question.material];
+  const routed = kind === "spline" ? present({ router: routerOf(router) }) : {};
   return (
     <section aria-label="Brace" className="mt-5">
       <h2 className="border-b border-ink pb-1">Brace</h2>
@@ -120,13 +123,18 @@ export function BracePanel({ treatment, damage, question, hatch, planned, record
           />
         ))}
       </div>
-      {kind === "spline" && <Router slot={{ depth_mm: option.size.depth_mm ?? 0, width_mm: option.size.width_mm ?? 0 }} />}
+      {kind === "spline" && (
+        <Router slot={{ depth_mm: option.size.depth_mm ?? 0, width_mm: option.size.width_mm ?? 0 }} typed={router} change={keepRouter} />
+      )}
       <Drilling size={option.size} treatment={treatment} />
       <BraceRecorder
-        body={{ damage, joint: asked.joint, brace: kind, size: { ...option.size }, judged_by: loadOf(asked) }}
+        body={{ damage, joint: asked.joint, brace: kind, size: { ...option.size }, judged_by: loadOf(asked), ...routed }}
         against={found.needed === (kind === "none" ? "yes" : "no")}
         recorded={recorded}
-        done={forget}
+        done={() => {
+          forget();
+          forgetRouter();
+        }}
       />
     </section>
   );

@@ -41,7 +41,10 @@ export function BraceRecorder({ body, against, recorded, done }: Props) {
         {missing ? "Say why, against the figures" : `Record: ${braceLabel(body.brace).toLowerCase()}`}
       </button>
       {recorded?.brace === body.brace && (
-        <OnRecord sized={sameFigures(recorded.size, body.size)} judged={sameFigures(recorded.judged_by, body.judged_by)} />
+        <OnRecord
+          sized={sameFigures(recorded.size, body.size) && (!recorded.router || sameFigures(recorded.router, body.router))}
+          judged={sameFigures(recorded.judged_by, body.judged_by)}
+        />
       )}
     </div>
   );

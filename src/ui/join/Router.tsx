@@ -1,10 +1,8 @@
 "use client";
-import { useState } from "react";
 import { bitError, routerPasses } from "@/core/join/routing";
 import { counted, plain } from "@/core/units";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
-import { useShop } from "../frame/now";
 
 interface Slot {
   readonly depth_mm: number;
@@ -14,11 +12,21 @@ interface Slot {
 /** Widest jig and bit that are believed. */
 const MOST_MM = 100;
 
+/** The jig and the bit as they are typed. */
+export interface RouterTyped {
+  readonly jig_mm: string;
+  readonly bit_mm: string;
+}
+
+/** The jig and the bit that are recorded with a brace; undefined where one of them can't be read. */
+export function routerOf({ jig_mm, bit_mm }: RouterTyped): { readonly jig_mm: number; readonly bit_mm: number } | undefined {
+  const [jig, bit] = [sizeIn(jig_mm).mm, sizeIn(bit_mm).mm];
+  return jig === undefined || bit === undefined ? undefined : { jig_mm: jig, bit_mm: bit };
+}
+
 /** How far the bit stands out, and pass by pass on which riser; the jig and the bit are those of this shop, or others for this slot. */
-export function Router({ slot }: { slot: Slot }) {
-  const shop = useShop();
-  const [typed, setTyped] = useState({ jig_mm: plain(shop.jig_mm), bit_mm: plain(shop.bit_mm) });
-  const change = (to: Partial<typeof typed>) => setTyped({ ...typed, ...to });
+export function Router({ slot, typed, change: keep }: { slot: Slot; typed: RouterTyped; change: (to: RouterTyped) => void }) {
+  const change = (to: Partial<RouterTyped>) => keep({ ...typed, ...to });
   const [jig, bit] = [sizeIn(typed.jig_mm), sizeIn(typed.bit_mm)];
   const wide = bit.mm === undefined ? undefined : bitError(bit.mm, slot.width_mm);
   return (

@@ -38,9 +38,17 @@ export function LevelPanels({ levellings, films, closed }: { levellings: readonl
           <h2>
             Ladder
             <span className="sub">
-              {level.measured ? "measured" : "planned"} {plain(level.proud_um / 1000, 2)} mm proud, {plain(area_mm2 / 100, 1)} cm²
+              {level.low_mm === undefined
+                ? `${level.measured ? "measured" : "planned"} ${plain(level.proud_um / 1000, 2)} mm proud`
+                : `measured ${plain(level.low_mm, 2)} mm low`}
+              , {plain(area_mm2 / 100, 1)} cm²
             </span>
           </h2>
+          {level.low_mm !== undefined && (
+            <Sign name="soon" wrap>
+              It lies {plain(level.low_mm, 2)} mm low: nothing comes off before it is filled again. Open a round back to Fill.
+            </Sign>
+          )}
           <Ladder rungs={rungs} />
           <p>
             Used up: {counted(paper.quarters, "quarter sheet")}, {counted(paper.wipes, "wipe")}
@@ -54,8 +62,9 @@ export function LevelPanels({ levellings, films, closed }: { levellings: readonl
           )}
           {beside && (
             <p>
-              Beside it lies {beside.finish}, some {plain(beside.um, 0)} µm: one slip of {rungs[0]?.label} scratches{" "}
-              {plain(beside.scratch_um, 0)} µm deep. Stay inside the tape; colour and clear go over the edge later.
+              Beside it lies {beside.finish}, {beside.told ? "" : "some "}
+              {plain(beside.um, 0)} µm: one slip of {rungs[0]?.label} scratches {plain(beside.scratch_um, 0)} µm deep. Stay inside the tape;
+              colour and clear go over the edge later.
             </p>
           )}
           <p className="sub">

@@ -1,6 +1,6 @@
 "use client";
 import { Area, AreaChart, CartesianGrid, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from "recharts";
-import { WITNESS_UM } from "@/core/level/shrinkWait";
+import { WITNESS_UM } from "@/core/cure/shrinkWait";
 import { inSentence, plain } from "@/core/units";
 import type { Levelling } from "@/core/views/levelling";
 import { Sign } from "../signs/Sign";

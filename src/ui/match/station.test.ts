@@ -3,7 +3,7 @@ import { renderToStaticMarkup } from "react-dom/server";
 import { classRow, type Finish, type Substrate } from "@/core/catalogue";
 import { workOut } from "@/core/plan/damageContext";
 import { atPlaces } from "@/core/plan/links";
-import { matchInputOf } from "@/core/plan/matchInput";
+
 import type { Damage } from "@/core/survey/measures.data";
 import { AIR, wordsOf } from "../demo.fixture";
 import { deskOf, firstQuestion } from "./desk";
@@ -16,7 +16,7 @@ jest.mock("next/navigation", () => ({ useRouter: () => ({ push: () => undefined,
 function opened(substrate: Substrate, finish: Finish, damage: Damage, service: object = {}, referrals: readonly string[] = []) {
   const survey = { damage, service };
   const found = workOut({ id: "d1", piece: "other", part: "p", substrate, finish, survey }, "reversible", AIR, { scale_step_g: 0.01 });
-  const input = matchInputOf({ substrate, finish }, survey, damage, AIR.temp_C);
+  const { stance: _stance, ...input } = found.asked;
   const facts = { input, places: atPlaces(found.places, input) };
   const question = firstQuestion(facts);
   const desk = deskOf(facts, question);

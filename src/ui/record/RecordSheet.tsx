@@ -3,8 +3,8 @@ import { earlierGlueRow, type Finish, finishRow, type PieceKind, STANCE_LABELS, 
 import type { WorkedDamage } from "@/core/plan/damageContext";
 import { type DamageRecord, materialTaken, type Treatment } from "@/core/record/treatment";
 import { CHECK_ROWS } from "@/core/survey/inspection.data";
-import { lossOf } from "@/core/survey/loss";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
+import { sizeOf } from "@/core/survey/size";
 import type { Survey } from "@/core/survey/survey.schema";
 import { formatMinutes, type Wall } from "@/core/units";
 import type { ClosingView, UsedRow } from "@/core/views/closing";
@@ -180,7 +180,7 @@ function DamageFacts({
     <>
       <Fact name={name}>
         {title && <b>{title}: </b>}
-        {DAMAGE_LABELS[survey.damage.kind]}, {lossOf(survey.damage).size}
+        {DAMAGE_LABELS[survey.damage.kind]}, {sizeOf(survey.damage)}
         {survey.found && `. ${survey.found}`}
       </Fact>
       <Inspected survey={survey} />

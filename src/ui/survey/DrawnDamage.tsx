@@ -1,8 +1,8 @@
 import type { FinishRow, SubstrateRow } from "@/core/catalogue";
-import { lossOf } from "@/core/survey/loss";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
+import { sizeOf } from "@/core/survey/size";
 import { sketchOf } from "@/core/survey/sketch";
-import { figure } from "@/core/units";
+import type { ComparedWay } from "@/core/views/ways";
 import { Sketch } from "./Sketch";
 import { drawable, type SurveyForm } from "./surveyForm";
 
@@ -11,10 +11,12 @@ interface Props {
   readonly on: SubstrateRow;
   readonly finish: FinishRow;
   readonly part: string;
+  /** The places that the taken way makes of it; absent = not worked out yet. */
+  readonly places: ComparedWay["places"] | undefined;
 }
 
 /** The damage in scale, from its numbers alone, with what it comes to; drawn on the server until something is typed. */
-export function DrawnDamage({ values, on, finish, part }: Props) {
+export function DrawnDamage({ values, on, finish, part, places = [] }: Props) {
   const damage = drawable(values);
   const under = `${part}: ${on.label.toLowerCase()}, ${finish.label.toLowerCase()},`;
   if (!damage)
@@ -27,7 +29,6 @@ export function DrawnDamage({ values, on, finish, part }: Props) {
         </p>
       </div>
     );
-  const loss = lossOf(damage);
   return (
     <div className="mt-2">
       <Sketch
@@ -39,19 +40,21 @@ export function DrawnDamage({ values, on, finish, part }: Props) {
       />
       <p className="text-body leading-[20px]">
         <b>
-          {DAMAGE_LABELS[damage.kind]}, {loss.size}
+          {DAMAGE_LABELS[damage.kind]}, {sizeOf(damage)}
         </b>
-        {loss.volume_cm3 > 0 && (
-          <>
-            , about <b>{figure(loss.volume_cm3, 2)} cm³</b> to fill (simple solids; real breaks differ by some 15 %)
-          </>
-        )}
-        {loss.joint_mm2 > 0 && (
-          <>
-            , <b>{figure(loss.joint_mm2 / 100, 1)} cm²</b> of faces to bond
-          </>
-        )}
       </p>
+      <ul aria-label="What the taken way makes of it">
+        {places
+          .filter(({ size }) => size !== "")
+          .map(({ label, size }) => (
+            <li key={label}>
+              {label}: <b>{size}</b>
+            </li>
+          ))}
+      </ul>
+      {places.some(({ kind }) => kind === "void" || kind === "film") && (
+        <p className="sub">Simple solids; real breaks differ by some 15 %.</p>
+      )}
     </div>
   );
 }

@@ -98,6 +98,7 @@ export function SurveyStation(props: Props) {
   const chosenPart = parts.find(({ id }) => id === part_id);
   const part = chosenPart?.name ?? props.part;
   const ways = useWays(treatment, values, stance, part_id);
+  const taken = ways.ways.find(({ way }) => way === values.way) ?? ways.ways.find(({ preselected }) => preselected);
   const { on, finish } = chosenPart ?? props.made;
   const readAll = (typed: SurveyForm): Read<Checked> => {
     const read = readSurvey(typed);
@@ -147,7 +148,9 @@ export function SurveyStation(props: Props) {
             <div>
               {!first && <Which title={title} setTitle={keepTitle} error={wrongs.title} parts={parts} part={part_id} setPart={keepPart} />}
               <KindField {...part_} />
-              <Suspense fallback={drawn}>{live ? <DrawnDamage values={values} on={on} finish={finish} part={part} /> : drawn}</Suspense>
+              <Suspense fallback={drawn}>
+                {live ? <DrawnDamage values={values} on={on} finish={finish} part={part} places={taken?.places} /> : drawn}
+              </Suspense>
             </div>
             <section aria-label="Damage">
               <MeasureFields {...part_} />

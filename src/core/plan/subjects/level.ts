@@ -2,12 +2,14 @@ import { type Finish, type Grade, gradeLabel, grainOf, sameGrade } from "../../c
 import { marksGlaze, sandedWith } from "../../level/beside";
 import { isBarePolish } from "../../level/ops.data";
 import { LADDER_ENDS, LADDER_STARTS } from "../../level/plan.data";
+import { rungGrain } from "../../level/rungGrain";
 import { isStocked, stocked } from "../../level/stocked";
 import { walk } from "../../level/walk";
 import { type Levelled, linkAt, placesWith, type Rung } from "../../operation/subject";
-import { inSentence } from "../../units";
+import { inSentence, present } from "../../units";
 import type { Context } from "../context";
 import type { PlanLink } from "../links";
+import { filledPlaces } from "./fill";
 import type { AllSubjects } from "./subjects";
 
 type LevelSubjects = Pick<AllSubjects, "levelled" | "rung" | "compound" | "primed">;
@@ -35,13 +37,34 @@ export function levelSubjects(c: Context): LevelSubjects {
     sheet: filler.class === "veneer-sheet",
     fill: inSentence(filler.material.name.split(",")[0] ?? ""),
   };
-  const polished = one.film || isBarePolish(c);
-  return {
-    levelled: [one],
-    rung: rungsOf(c, one, filler),
-    compound: polished ? COMPOUNDS.map((word, i) => ({ ...one, n: i + 1, word, stem: `compound-${word}` })) : [],
-    primed,
-  };
+  const rung = rungsOf(c, one, filler);
+  return { levelled: [one], rung, compound: one.film || isBarePolish(c) ? compoundsAfter(one, rung.at(-1)?.grade) : [], primed };
+}
+
+/** Compounds, coarse to fine, each after the grain before it. */
+function compoundsAfter(one: Levelled, last: Grade | undefined): LevelSubjects["compound"] {
+  const grains = COMPOUNDS.map((word) => rungGrain({ abrasive: `compound-${word}` })?.micron ?? 1);
+  return COMPOUNDS.map((word, i) => ({
+    ...one,
+    n: i + 1,
+    word,
+    stem: `compound-${word}`,
+    micron: grains[i] ?? 1,
+    ...present({ before_um: i === 0 ? last && grainOf(last) : grains[i - 1] }),
+  }));
+}
+
+/** A blade leaves a hair, mm. */
+const HAIR_MM = 0.15;
+
+/** What stands proud before it is levelled, and what was found low: measured at the last look, else as it is planned to be laid, less the blade. */
+export function standingProud(c: Context): { readonly um: number; readonly low_mm: number; readonly measured: boolean } {
+  const found = c.found?.checked.get(c.f.id);
+  if (found !== undefined) return { um: Math.max(0, found * 1000), low_mm: Math.max(0, -found), measured: true };
+  const filled = filledPlaces(c);
+  const planned = Math.max(0, ...filled.map(({ proud_mm }) => proud_mm));
+  const trimmed = filled.some(({ layers }) => layers.at(-1)?.link.material.cure.stages.some(({ stage }) => stage === "firm"));
+  return { um: Math.min(planned, trimmed ? HAIR_MM : planned) * 1000, low_mm: 0, measured: false };
 }
 
 /** From where to where it is sanded, and why not further. */
@@ -86,6 +109,7 @@ function rungsOf(c: Context, one: Levelled, filler: PlanLink): Rung[] {
       lubricant: sandedWith(c).words,
       unmasks: c.f.finish.finish === "glaze" && !marksGlaze(grade) && (before === undefined || marksGlaze(before)),
       last: i === steps.length - 1,
+      proud_um: i === 0 ? standingProud(c).um : 0,
       ...(before ? { before } : {}),
     };
   });

@@ -1,5 +1,4 @@
 import { braceKindOf } from "@/core/join/kinds.data";
-import { braceQuestion } from "@/core/plan/braceQuestion";
 import type { WorkedDamage } from "@/core/plan/damageContext";
 import type { DamageRecord } from "@/core/record/treatment";
 import { cutsOf } from "@/core/views/cut";
@@ -41,10 +40,8 @@ function braces({ id, treatment, worked }: StationView) {
 const BRACED_WAYS = ["brace", "bond", "bridge", "build", "close", "humidify"];
 
 function Brace({ treatment, damage, record }: { treatment: string; damage: WorkedDamage; record: DamageRecord }) {
-  const { f, damage: measured } = damage.context;
-  const question = BRACED_WAYS.includes(damage.way.way)
-    ? braceQuestion(measured, f.on.substrate as Parameters<typeof braceQuestion>[1], damage.survey.service)
-    : undefined;
+  const { f } = damage.context;
+  const question = BRACED_WAYS.includes(damage.way.way) ? damage.joint?.question : undefined;
   if (!question || question.support === "body") return null;
   const link = damage.links.find(({ role }) => role === "brace");
   const planned = link && braceKindOf(link.class);

@@ -1,6 +1,5 @@
 import { workOut } from "@/core/plan/damageContext";
 import { atPlaces } from "@/core/plan/links";
-import { matchInputOf } from "@/core/plan/matchInput";
 import { SCALE_STEP_G } from "@/core/plan/planCalc";
 import type { DamageRecord } from "@/core/record/treatment";
 import { referrals } from "@/core/survey/consequences";
@@ -27,9 +26,7 @@ export function deskFacts({ record, treatment, air, now, products }: TreatmentPa
   const { survey } = damage.survey.body;
   const told = { way: found.way.label, because: found.because, referrals: referrals(survey) };
   if (found.way.places === undefined) return told;
-  const { substrate, finish } =
-    found.context.f.on.substrate === "mdf-vinyl" && asked.finish === "none" ? { ...asked, finish: "foil" as const } : asked;
-  const input = matchInputOf({ substrate, finish }, survey, survey.damage, air.temp_C);
+  const { stance: _stance, ...input } = found.asked;
   const need = {
     filler: found.places.reduce((sum, place) => sum + (place.takes.includes("filler") ? volumeOf(place) : 0), 0),
     adhesive: found.places.reduce(

@@ -33,7 +33,7 @@ type Worked = NonNullable<StationView["worked"]>["repair"]["damages"][number];
 function DamagePanels({ view: { id, treatment, record, air, map_photograph, damages }, damage }: { view: StationView; damage: Worked }) {
   const kept = treatment.damages.find(({ id }) => id === damage.id);
   const adhesive = damage.links.find(({ role }) => role === "adhesive")?.material;
-  const form = formQuestion(damage, air.temp_C);
+  const form = formQuestion(damage);
   const { damage: measured, f } = damage.context;
   const photograph = map_photograph ? { photograph: map_photograph } : {};
   const title =

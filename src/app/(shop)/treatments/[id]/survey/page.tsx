@@ -1,11 +1,14 @@
 import { finishRow, substrateRow } from "@/core/catalogue";
-import { FIRST_DAMAGE } from "@/core/record/treatment";
+import { type DamageRecord, FIRST_DAMAGE } from "@/core/record/treatment";
 import { spotsOf } from "@/core/views/spots";
+import { placesAsMet } from "@/core/views/ways";
+import { damageInput } from "@/core/views/worked";
 import { DrawnDamage } from "@/ui/survey/DrawnDamage";
 import { SaveSurvey, SurveyStation } from "@/ui/survey/SurveyStation";
 import { startForm } from "@/ui/survey/surveyForm";
 import { Tells } from "@/ui/survey/Tells";
 import type { TreatmentPage } from "@/work/treatments";
+import { pieceFacts } from "@/work/working";
 import { type StationView, stationPage } from "../station";
 import { stationMetadata } from "../title";
 
@@ -22,7 +25,8 @@ export default async function SurveyPage({ params, searchParams }: PageProps<"/t
   );
 }
 
-function render({ id, record, treatment, photographs, damages, parts, map_photograph }: StationView, damage: string) {
+function render(view: StationView, damage: string) {
+  const { id, record, treatment, photographs, damages, parts, map_photograph } = view;
   const known = treatment.damages.find((each) => each.id === damage);
   const part = parts.find((each) => each.id === known?.survey.body.part) ?? parts.find((each) => each.id === record.part_id) ?? record;
   const name = "name" in part ? part.name : record.part_name;
@@ -52,11 +56,14 @@ function render({ id, record, treatment, photographs, damages, parts, map_photog
       {...before}
       {...(known ? { surveyEntry: known.survey.id, title: known.survey.body.title ?? "" } : {})}
       apart={treatment.damages.length > 1 && known !== undefined && treatment.closed === undefined}
-      drawn={<DrawnDamage values={values} {...made} part={name} />}
+      drawn={<DrawnDamage values={values} {...made} part={name} places={known && metPlaces(view, known)} />}
       told={<Tells values={values} {...made} />}
     />
   );
 }
+
+const metPlaces = ({ record, treatment, air }: StationView, known: DamageRecord) =>
+  placesAsMet(damageInput(pieceFacts(record), known), treatment.stance, air);
 
 /** What a part is made of, and what lies on it, as the catalogue knows them. */
 const madeOf = ({ substrate, finish }: Pick<TreatmentPage["parts"][number], "substrate" | "finish">) => ({

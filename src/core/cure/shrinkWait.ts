@@ -1,6 +1,6 @@
 import { type MaterialClass, middle, type Range } from "../catalogue";
-import { paceOf } from "../cure/pace";
-import { rate } from "../cure/rate";
+import { paceOf } from "./pace";
+import { rate } from "./rate";
 
 /** What a fill or coat still sinks by, day by day. */
 export interface ShrinkWait {
@@ -52,6 +52,24 @@ export function shrinkWait(
     seen: at(age_min) > limit,
     curve: Array.from({ length: POINTS + 1 }, (_, i) => ({ day: (last * i) / POINTS / DAY_MIN, left_um: at((last * i) / POINTS) })),
   };
+}
+
+/** What is seen of an edge goes by the gloss that lies over it. */
+export const sheenOf = ({ gloss, film }: { readonly gloss: boolean; readonly film: boolean }): Sheen =>
+  gloss ? "gloss" : film ? "satin" : "matt";
+
+/** The model is good to a factor of two. */
+const SHRINK_OFF = 2;
+
+/** Minutes from laying until what is left to sink is not seen, as the model has it and within its factor of two. */
+export function shrinkLag(
+  material: MaterialClass,
+  thickness_mm: number,
+  air: { readonly temp_C: number; readonly rh_pct: number },
+  sheen: Sheen,
+): { readonly min: number; readonly range: Range } {
+  const min = shrinkWait(material, { thickness_mm, age_min: 0, ...air }, sheen).days * DAY_MIN;
+  return { min, range: [min / SHRINK_OFF, min * SHRINK_OFF] };
 }
 
 /** The time in which what is left falls to its e-th part, min. */

@@ -1,0 +1,39 @@
+import type { DamageOf } from "../measures.data";
+import { CLOSED_FILM_MM } from "../place";
+import type { Solid } from "../volume.schema";
+import type { TakenPlace } from "../wayRow";
+import { hollow } from "./hollow";
+
+/** The solid of a chip by its section. */
+const CHIP_SOLID = {
+  shell: (length: number, depth: number, thickness: number): Solid => ({ shape: "edgeChip", length, depth, thickness }),
+  wedge: (length: number, depth: number, thickness: number): Solid => ({ shape: "vGroove", length: thickness, width: length, depth }),
+  straight: (length: number, depth: number, thickness: number): Solid => ({ shape: "box", length, width: thickness, depth }),
+} as const;
+
+/** What broke off an edge, open along its wall. */
+export const chip = (
+  { length_mm, depth_mm, thickness_mm, shape = "shell" }: DamageOf<"chip">,
+  over: Partial<TakenPlace> = {},
+): TakenPlace =>
+  hollow({
+    name: "loss",
+    label: "The chip",
+    solids: [CHIP_SOLID[shape](length_mm, depth_mm, thickness_mm)],
+    depth_mm,
+    opening_mm2: length_mm * thickness_mm,
+    opening_mm: depth_mm,
+    length_mm,
+    width_mm: thickness_mm,
+    ...over,
+  });
+
+/** The cut bed of a piece that is let in: its floor, and its back. */
+export const chipBed = ({ length_mm, depth_mm, thickness_mm }: DamageOf<"chip">): TakenPlace => ({
+  name: "bed",
+  kind: "faces",
+  label: "Bed of the piece",
+  area_mm2: length_mm * (thickness_mm + depth_mm),
+  film_mm: CLOSED_FILM_MM,
+  takes: ["adhesive"],
+});
