@@ -68,5 +68,8 @@ export const VENEER_ROUTE: readonly CoatGroup[] = [
 /** Films that are levelled and polished when they have stopped shrinking. */
 export const POLISHED: readonly Finish[] = ["lacquer", "polyester-film"];
 
+/** Films, and leaf, that are rubbed down or polished over the line: the mask comes off while the last coat is young. */
+export const BARED: readonly Finish[] = ["shellac", "lacquer", "polyester-film", "gilding"];
+
 /** Warm and dry air makes stain grab, °C; trade practice. */
 export const STAIN_GRABS_C = 27;

@@ -6,7 +6,7 @@ import { cupFactor } from "../mix/cupHeat";
 import { doseFigures, doseOf, doseWords } from "../mix/doses";
 import { APPLY, type Apply, mixCautions, type Weighed, wastePct } from "../mix/weigh";
 import { first, row, type Told } from "../operation/row";
-import { type LaidSubject, type LayerSubject, measure, type Voids } from "../operation/subject";
+import { type LaidSubject, type LayerSubject, measure, type PlaceFacts, type Voids } from "../operation/subject";
 import { counted, grams, inSentence, plain, present } from "../units";
 import { textureRow } from "./schools.data";
 
@@ -40,7 +40,14 @@ const BEFORE_FILL = [
 
 const isFirst = ({ n }: LayerSubject) => n === 1;
 const wornThin = ({ f }: { readonly f: { readonly damage: string } }) => f.damage === "worn-thin";
-const open = ({ here }: Voids) => here.filter(({ open_behind }) => open_behind);
+type Filled = Pick<Voids, "here" | "f">;
+const open = ({ here }: Filled) => here.filter(({ open_behind }) => open_behind);
+/** What is dammed: what is open behind, else the inner face of a chip; never skin, and wood only where it is open. */
+function dammed(s: Filled): readonly PlaceFacts[] {
+  if (s.f.on.family === "skin") return [];
+  if (open(s).length > 0) return open(s);
+  return s.f.damage === "chip" && s.f.on.family !== "wood" ? s.here : [];
+}
 const its = { link: (s: LayerSubject) => s.link, role: "filler" } as const;
 const nameOf = ({ material }: Pick<Told, "material">) => inSentence(material?.name ?? "");
 const isFlexible = ({ link }: LaidSubject) => link.material.rigidity === "flexible";
@@ -70,8 +77,8 @@ export const FILL_OPS = {
     each: "voids",
     together: "part",
     kind: "form",
-    when: (s) => s.f.on.family !== "skin" && (open(s).length > 0 || (s.f.damage === "chip" && s.f.on.family !== "wood")),
-    at: (s) => (open(s).length > 0 ? open(s) : s.here),
+    when: (s) => dammed(s).length > 0,
+    at: dammed,
     needs: [...BEFORE_DAM, ...JOINED],
     facts: (s) => ({ open: open(s).length > 0 }),
     hands: [4, 10],
@@ -273,11 +280,17 @@ export const FILL_OPS = {
     stem: "off-dam",
     together: "part",
     kind: "demould",
-    when: ({ f }) => f.open_behind,
-    at: ({ here }) => here.filter(({ open_behind }) => open_behind),
+    when: (s) => dammed(s).length > 0,
+    at: dammed,
     needs: [laid, { after: "mix", n: "same", stage: ["firm", "hard"], because: "it stands by itself" }],
+    facts: (s) => ({ open: open(s).length > 0 }),
     hands: [2, 6],
-    words: { title: "Take the dam off", text: "Take the dam off, knock off what came through behind", why: "Hard, a ridge on the hidden face breaks off with its edge.", done_when: "the back is flush" },
+    words: ({ facts: { open: behind } }) => ({
+      title: "Take the dam off",
+      text: behind ? "Take the dam off, knock off what came through behind" : "Take the dam off the inner face, wipe the wax away",
+      why: behind ? "Hard, a ridge on the hidden face breaks off with its edge." : "Wax that stays keeps colour and coat off.",
+      done_when: behind ? "the back is flush" : "the inner face is bare and flush",
+    }),
   }),
   // a film rests until it has stopped shrinking
   shrink: row({
@@ -375,11 +388,20 @@ const several = (material: MaterialClass | undefined) => (material?.mix.parts.le
 /** Each cup is weighed and stirred by itself; trade practice, minutes. */
 const stirring = (all: Weighed | undefined): Range => [4 * (all?.batches ?? 1), 10 * (all?.batches ?? 1)];
 
-/** A small place takes its time, a large one as long as it is laid at the pace that its batches are reckoned with, up to twice that. */
+/** Setting about it, and all that a place of a spoonful takes at most, minutes; trade practice. */
+const POUR_MIN: Range = [3, 8];
+const LAY_MIN: Range = [3, 12];
+const SET_ABOUT_MIN: Range = [0.5, 2];
+/** Working it into corner and edge costs a small place so much more than its pace. */
+const WORKED_IN: Range = [1.35, 5];
+
+/** A place of a few crumbs takes a minute, a spoonful its time, a large one as long as it is laid at its pace, up to twice that. */
 function laying(cm3: number, apply: Apply): Range {
-  const [low, high]: Range = apply === "poured" ? [3, 8] : [3, 12];
   const paced = cm3 / APPLY[apply];
-  return [Math.max(low, paced), Math.max(high, 2 * paced)];
+  const [low, high] = apply === "poured" ? POUR_MIN : LAY_MIN;
+  if (apply !== "pressed") return [Math.max(low, paced), Math.max(high, 2 * paced)];
+  const small = (end: 0 | 1) => SET_ABOUT_MIN[end] + WORKED_IN[end] * paced;
+  return [Math.max(Math.min(low, small(0)), paced), Math.max(Math.min(high, small(1)), 2 * paced)];
 }
 
 function mixText(material: MaterialClass, all: Weighed, nth: string, scale_step_g: number): string {

@@ -20,10 +20,10 @@ describe("what a rung does", () => {
     const minutes = (area: number, proud: number) =>
       (rungsOf([{ micron: 125, proud_um: proud }], { hardness: 3, wet: false }, area)[0]?.minutes[1] ?? 0) - 1.5;
     expect(rungsOf([{ micron: 125, proud_um: 300 }], LACQUER, 500)[0]?.takes_um).toBe(300);
-    expect(minutes(1000, 300) / minutes(500, 300)).toBeCloseTo(2, 9);
-    expect(minutes(500, 600) / minutes(500, 300)).toBeCloseTo(2, 9);
-    // 0.3 mm off 5 cm² are 150 mm³: two and a half minutes at 56 mm³ a minute, within a factor of two
-    expect(minutes(500, 300) / 2).toBeCloseTo(150 / 56.25, 9);
+    expect(minutes(4000, 300) / minutes(2000, 300)).toBeCloseTo(2, 9);
+    expect(minutes(2000, 600) / minutes(2000, 300)).toBeCloseTo(2, 9);
+    // 0.3 mm off 20 cm² are 600 mm³: some eleven minutes at 56 mm³ a minute, within a factor of two
+    expect(minutes(2000, 300) / 2).toBeCloseTo(600 / 56.25, 9);
   });
 
   test("along a ladder without gaps every rung erases the one before and leaves less", () => {

@@ -6,7 +6,7 @@ import type { Case } from "./case";
 /** Faces closer than this meet, mm. */
 const MEET_MM = 0.1;
 /** How deep, or how far apart; a gap of nothing is a gap that closes. */
-const gapAsked = ({ depth_mm, gap_mm }: { readonly depth_mm?: number | undefined; readonly gap_mm?: number | undefined }): string => {
+const gapAsked = ({ depth_mm, gap_mm }: Case["damage"]): string => {
   if (depth_mm !== undefined) return `${plain(depth_mm)} mm deep`;
   if (gap_mm === undefined) return "not measured";
   return gap_mm <= MEET_MM ? "the faces meet" : `up to ${plain(gap_mm, 2)} mm apart`;

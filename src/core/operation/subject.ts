@@ -172,7 +172,7 @@ export type Rung = Levelled & {
   readonly again: boolean;
   readonly missing: boolean;
   readonly lubricant: string;
-  /** The first that may touch the glaze. */
+  /** The first that may touch the glaze, or the last in a film: the mask comes off before it. */
   readonly unmasks: boolean;
   readonly last: boolean;
   /** What stands proud before the first rung, µm; 0 of every other. */
@@ -199,9 +199,10 @@ export type Coat = Linked & {
   readonly why: string;
   readonly material: MaterialClass;
   readonly before?: MaterialClass;
-  /** The mask comes off before it. */
+  /** The mask comes off before it; or, the last of a film that is flatted or polished, after it. */
   readonly unmasks: boolean;
   readonly last: boolean;
+  readonly bares: boolean;
 };
 /** A scratch closed by spraying and cutting: one mist coat and one cut. */
 export type Cycle = Linked & {

@@ -1,26 +1,23 @@
-import { type MaterialClass, middle, type Range, STATIONS, type Stage } from "../catalogue";
+import { type MaterialClass, middle, type Range, type Stage } from "../catalogue";
 import { type Air, type Lag, lagOf } from "../cure/lag";
 import type { NeedRow } from "../operation/row";
 import type { Draft } from "./expand";
-import type { Placed } from "./merge";
+import type { Measured } from "./measure";
 import { ENDS } from "./rows";
 
 /** What an operation waits for, why, and between which minutes after it. */
 export interface Edge {
-  readonly from: Placed;
+  readonly from: Measured;
   readonly because: string;
   readonly lag?: Lag;
   readonly max?: Lag;
 }
 
-const STATION_RANK: ReadonlyMap<string, number> = new Map(STATIONS.map(({ station }, i) => [station, i]));
-const stationRank = ({ lead }: Placed): number => STATION_RANK.get(lead.station) ?? 0;
-
 /** What each operation waits for: needs by name become edges, within the damage, shared by the piece, or at the inner joint of a frame. */
-export function edgesOf(all: readonly Placed[], airs: ReadonlyMap<string, Air>): ReadonlyMap<Placed, readonly Edge[]> {
+export function edgesOf(all: readonly Measured[], airs: ReadonlyMap<string, Air>): ReadonlyMap<Measured, readonly Edge[]> {
   const index = indexOf(all);
-  const edges = new Map<Placed, readonly Edge[]>();
-  const asked = (each: Placed, of: (need: Asked) => boolean) =>
+  const edges = new Map<Measured, readonly Edge[]>();
+  const asked = (each: Measured, of: (need: Asked) => boolean) =>
     each.members.flatMap((member) =>
       needsOf(member)
         .filter(of)
@@ -51,10 +48,10 @@ const needsOf = ({ row, subject }: Draft): Asked[] =>
     .filter((need) => need.when?.(subject as never) !== false);
 
 /** Everything that is placed, by damage and name. */
-type Index = { readonly all: readonly Placed[]; readonly named: ReadonlyMap<string, readonly Placed[]> };
+type Index = { readonly all: readonly Measured[]; readonly named: ReadonlyMap<string, readonly Measured[]> };
 
-function indexOf(all: readonly Placed[]): Index {
-  const named = new Map<string, Placed[]>();
+function indexOf(all: readonly Measured[]): Index {
+  const named = new Map<string, Measured[]>();
   for (const each of all)
     for (const damage of each.damages) {
       const key = `${damage} ${each.lead.name}`;
@@ -63,8 +60,8 @@ function indexOf(all: readonly Placed[]): Index {
   return { all, named };
 }
 
-function found(each: Placed, member: Draft, need: Asked, { all, named }: Index): readonly Placed[] {
-  const mayGo = (other: Placed) => other !== each && (other.round <= each.round || each.lead.station === "close");
+function found(each: Measured, member: Draft, need: Asked, { all, named }: Index): readonly Measured[] {
+  const mayGo = (other: Measured) => other !== each && (other.round <= each.round || each.lead.station === "close");
   if (need.of === "inner") return innerJoints(member, need, all.filter(mayGo));
   const alike = ofGroup((named.get(`${member.damage} ${need.after}`) ?? []).filter(mayGo), member);
   const same = alike.filter(({ round }) => round === each.round);
@@ -76,25 +73,25 @@ function found(each: Placed, member: Draft, need: Asked, { all, named }: Index):
 }
 
 const isByPlace = ({ row }: Draft): boolean => row.each === "place";
-const shares = ({ here }: Placed, member: Draft): boolean => here.some(({ id }) => member.here.some((place) => place.id === id));
+const shares = ({ here }: Measured, member: Draft): boolean => here.some(({ id }) => member.here.some((place) => place.id === id));
 
 /** At one station, places that are filled alike wait for one another only. */
-function ofGroup(others: readonly Placed[], { station, subject: { group } }: Draft): readonly Placed[] {
+function ofGroup(others: readonly Measured[], { station, subject: { group } }: Draft): readonly Measured[] {
   const alike = others.filter(({ lead }) => lead.station === station && lead.subject.group === group);
   return alike.length > 0 ? alike : others;
 }
 
 /** Of several with a name, the one that is meant by its number; what is shared has a number of its own in each damage. */
-function numbered(others: readonly Placed[], { n: which }: Asked, { damage, subject: { n = 1 } }: Draft): readonly Placed[] {
+function numbered(others: readonly Measured[], { n: which }: Asked, { damage, subject: { n = 1 } }: Draft): readonly Measured[] {
   if (which === undefined) return others;
-  const numberOf = ({ members }: Placed) => members.find((member) => member.damage === damage)?.subject.n ?? 1;
+  const numberOf = ({ members }: Measured) => members.find((member) => member.damage === damage)?.subject.n ?? 1;
   const last = Math.max(...others.map(numberOf));
   const wanted = which === "same" ? n : which === "before" ? n - 1 : which === "last" ? last : which;
   return others.filter((other) => numberOf(other) === wanted);
 }
 
 /** Joints that this one closes in: breaks of its own part, and loose joints that do not close the frame. */
-function innerJoints(member: Draft, { after, n }: Asked, others: readonly Placed[]): readonly Placed[] {
+function innerJoints(member: Draft, { after, n }: Asked, others: readonly Measured[]): readonly Measured[] {
   const closes = ({ subject: { f } }: Draft) => f.damage === "loose-joint" && f.measures.closes_frame === true;
   const inner = ({ subject: { f } }: Draft) => f.damage === "break-along" || f.damage === "break-across";
   return others.filter(
@@ -108,7 +105,7 @@ function innerJoints(member: Draft, { after, n }: Asked, others: readonly Placed
 }
 
 /** The first operations of a later round come after what the round before did at the same places and station. */
-function roundBefore(each: Placed, all: readonly Placed[]): Edge[] {
+function roundBefore(each: Measured, all: readonly Measured[]): Edge[] {
   if (each.round === 1) return [];
   const mine = all.filter(
     (other) => other !== each && other.round === each.round && other.damages.some((damage) => each.damages.includes(damage)),
@@ -124,7 +121,7 @@ function roundBefore(each: Placed, all: readonly Placed[]): Edge[] {
 }
 
 /** A need settled: the wait of the material that was laid there, in its real thickness and this air, or the wait of the row itself. */
-function edge(from: Placed, need: Asked, { here, subject }: Draft, air: Air | undefined): Edge {
+function edge(from: Measured, need: Asked, { here, subject }: Draft, air: Air | undefined): Edge {
   const { material, row } = from.lead;
   const because = (need.because || row.meanwhile || "in this order").replace("#", String(from.lead.subject.n));
   if (!air) return { from, because };
@@ -145,7 +142,7 @@ function edge(from: Placed, need: Asked, { here, subject }: Draft, air: Air | un
 /** A plain wait is planned with its low end. */
 const asLag = (wait: Range | Lag): Lag => ("range" in wait ? wait : { min: wait[0], range: wait });
 
-const withLags = (from: Placed, because: string, lag: Lag | undefined, max: Lag | undefined): Edge => ({
+const withLags = (from: Measured, because: string, lag: Lag | undefined, max: Lag | undefined): Edge => ({
   from,
   because,
   ...(lag ? { lag } : {}),
@@ -157,7 +154,7 @@ const waitOf = ({ row: { wait_min }, subject }: Draft): Range | undefined =>
   wait_min instanceof Function ? wait_min(subject.f) : wait_min;
 
 /** The thickest of what was laid at these places; where it was laid at none of them, of all. mm. */
-function thickAt({ members }: Placed, here: Draft["here"]): number {
+function thickAt({ members }: Measured, here: Draft["here"]): number {
   const all = members.flatMap(({ thick }) => [...thick]);
   const mine = all.filter(([id]) => here.some((place) => place.id === id));
   return Math.max(0, ...(mine.length > 0 ? mine : all).map(([, mm]) => mm));
@@ -174,45 +171,10 @@ function recoatEnd(material: MaterialClass, mm: number, air: Air): Lag | undefin
 }
 
 /** By damage, what nothing else of it waits for before it is closed. */
-function endsOf(all: readonly Placed[], edges: ReadonlyMap<Placed, readonly Edge[]>): ReadonlyMap<string, readonly Placed[]> {
+function endsOf(all: readonly Measured[], edges: ReadonlyMap<Measured, readonly Edge[]>): ReadonlyMap<string, readonly Measured[]> {
   const open = all.filter(({ lead }) => lead.station !== "close");
   const waited = new Set(open.flatMap((each) => (edges.get(each) ?? []).map(({ from }) => from)));
-  const ends = new Map<string, Placed[]>();
+  const ends = new Map<string, Measured[]>();
   for (const each of open) if (!waited.has(each)) for (const damage of each.damages) ends.set(damage, [...(ends.get(damage) ?? []), each]);
   return ends;
-}
-
-/**
- * Drafts in an order in which they can be done: nothing before what it waits for; among what may be done, the earlier station first,
- * then the earlier round, then as the rows stand. Kahn's algorithm. @throws {RangeError} where operations wait for one another in a circle
- */
-export function inOrder(all: readonly Placed[], edges: ReadonlyMap<Placed, readonly Edge[]>): readonly Placed[] {
-  const index = new Map(all.map((each, i) => [each, i]));
-  const closing = new Map(all.map((each) => [each, (edges.get(each) ?? []).some(({ max }) => max !== undefined) ? 0 : 1]));
-  const before = (a: Placed, b: Placed) =>
-    stationRank(a) - stationRank(b) ||
-    a.round - b.round ||
-    (closing.get(a) ?? 0) - (closing.get(b) ?? 0) ||
-    a.lead.rank - b.lead.rank ||
-    (index.get(a) ?? 0) - (index.get(b) ?? 0);
-  const waits = new Map(all.map((each) => [each, new Set((edges.get(each) ?? []).map(({ from }) => from))]));
-  const then = new Map<Placed, Placed[]>();
-  for (const [each, froms] of waits) for (const from of froms) then.set(from, [...(then.get(from) ?? []), each]);
-  const free = all.filter((each) => waits.get(each)?.size === 0);
-  const ordered: Placed[] = [];
-  while (free.length > 0) {
-    const next = free.reduce((best, each) => (before(each, best) < 0 ? each : best));
-    free.splice(free.indexOf(next), 1);
-    ordered.push(next);
-    for (const each of then.get(next) ?? []) {
-      const left = waits.get(each);
-      left?.delete(next);
-      if (left?.size === 0) free.push(each);
-    }
-  }
-  if (ordered.length < all.length) {
-    const left = all.filter((each) => !ordered.includes(each));
-    throw new RangeError(`operations wait for one another: ${left.map(({ id }) => id).join(", ")}`);
-  }
-  return ordered;
 }

@@ -14,6 +14,7 @@ import {
 import type { Air } from "../cure/lag";
 import type { BraceKind } from "../join/brace.schema";
 import { BRACE_KIND_ROWS } from "../join/kinds.data";
+import type { SizedBrace } from "../join/sizing";
 import type { Shelf } from "../match/case";
 import type { MatchInput } from "../match/match.schema";
 import type { Tools } from "../operation/subject";
@@ -42,6 +43,8 @@ export interface DamageInput {
   readonly brace?: BraceChoice;
   readonly form?: string;
   readonly fill?: FillPlan;
+  /** Why it is worked on although it should be referred. */
+  readonly override?: string;
   /** Grades that were gone back to at Level, in their order. */
   readonly back?: readonly Grade[];
 }
@@ -91,6 +94,7 @@ interface Made extends ChosenLinks {
   readonly way: WayRow;
   readonly places: readonly WorkPlace[];
   readonly asked: MatchInput;
+  readonly sized?: SizedBrace;
 }
 
 /** Work a damage out. @throws {RangeError} on a way that its kind does not have */
@@ -100,10 +104,19 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
   const finish = substrate === "mdf-vinyl" && input.finish === "none" ? "foil" : input.finish;
   const facts = wayFactsOf({ ...input, finish }, stance);
   const strength = strengthOf(input);
-  const made = (way: WayRow) => {
-    const places = unbraced(placesOf(way, survey.damage, input.id, facts), input.brace).map((place) => measured(place, input.fill));
+  const madeOf = (way: WayRow, places: readonly WorkPlace[]): Made => {
     const asked = { ...matchInputOf({ substrate, finish }, survey, places, air.temp_C), stance };
-    return { ...makeWay(way, places, asked, strength, input, shelf), asked };
+    const found = { ...makeWay(way, places, asked, strength, input, shelf), asked };
+    const sized = strength && sizedBrace(places, found.links, strength.question, input.brace);
+    return { ...found, ...(sized ? { sized } : {}) };
+  };
+  const made = (way: WayRow): Made => {
+    const places = placesOf(way, survey.damage, input.id, facts).map((place) => measured(place, input.fill));
+    if (input.brace?.kind === "none") return madeOf(way, unbraced(places));
+    const found = madeOf(way, places);
+    // what does not fit is not let in, and nothing is drilled for it
+    const idle = places.some(({ kind }) => kind === "core") && (found.sized === undefined || found.sized.refused === true);
+    return idle ? madeOf(way, unbraced(places)) : found;
   };
   const taken = input.way === undefined ? unasked(survey.damage, facts, made) : made(rowOf(survey.damage, input.way));
   // of several links of a role the first is the body of it
@@ -111,7 +124,7 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
     Record<Role, MaterialClass>
   >;
   const f = opFacts({ ...input, finish }, stance, air, taken.way, taken.places, chain);
-  const sized = strength && sizedBrace(taken.places, taken.links, strength.question, input.brace);
+  const { sized } = taken;
   const joint = strength && reachedBy(strength, sized, taken.way.way);
   const context: Context = {
     f,
@@ -152,7 +165,7 @@ function makeWay(
   strength: Strength | undefined,
   input: DamageInput,
   shelf?: Shelf,
-): Omit<Made, "asked"> {
+): Omit<Made, "asked" | "sized"> {
   const choose = input.brace ? withBrace(input.brace.kind, input.choose ?? []) : (input.choose ?? []);
   const preferred = places.some(({ name }) => name === "core") ? strength?.preferred : undefined;
   const found = preferred === undefined ? undefined : linksFor(asked, places, withBrace(preferred, choose), shelf);

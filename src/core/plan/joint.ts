@@ -80,9 +80,8 @@ export function reachedBy({ judged, ...strength }: Strength, sized: SizedBrace |
   };
 }
 
-/** Where no brace is on record, nothing is let in: the places that a way makes for one fall away, and what was built around it is solid. */
-export function unbraced(places: readonly WorkPlace[], brace: BraceChoice | undefined): readonly WorkPlace[] {
-  if (brace?.kind !== "none") return places;
+/** Where nothing is let in, the places that a way makes for it fall away, and what would be built around it is solid. */
+export function unbraced(places: readonly WorkPlace[]): readonly WorkPlace[] {
   return places
     .filter(({ kind }) => kind !== "core")
     .map(({ around_core, ...place }) => (around_core ? { ...place, around_core: false } : place));
@@ -100,11 +99,40 @@ export function sizedBrace(
   if (core.name === "anchors") return anchors(core);
   const link = links.find(({ place, role }) => place === core.id && role === "brace");
   const kind = chosen?.kind ?? (link && braceKindOf(link.class));
-  if (kind === undefined || kind === "none") return undefined;
-  if (!chosen?.size) return asSold(sizeOf(kind, question), question, "metric");
+  if (kind === undefined || !fitsIn(kind, core)) return undefined;
+  if (!chosen?.size) return underSkin(asSold(sizeOf(kind, question), question, "metric"), core);
   // hole, depth and walls follow from the rod that is taken, not from the one that was worked out
   const sized = sizeOf(kind, question, chosen.size.diameter_mm);
   return { ...sized, size: { ...sized.size, ...chosen.size } };
+}
+
+/** What is drilled or slotted in across a break or under a build; cleats lie behind a crack. */
+const LET_IN: readonly BraceKind[] = ["dowel", "pin", "spline", "wire", "screw"];
+const fitsIn = (kind: BraceKind, { name }: WorkPlace): boolean => (name === "cleats" ? kind === "cleat" : LET_IN.includes(kind));
+
+/** So much of the build covers a rod everywhere along it, mm; a rod that reaches out less than this holds nothing. Trade practice. */
+const SKIN_MM = 1;
+const LEAST_OUT_MM = 2;
+
+/** A rod in a tip ends where the tip is still thick enough to cover it; where it would hardly reach out, none is set. */
+function underSkin(sized: SizedBrace, { length_mm, section, end_mm }: WorkPlace): SizedBrace {
+  const { diameter_mm = 0, out_mm, embed_mm = 0 } = sized.size;
+  if (sized.refused || out_mm === undefined || length_mm === undefined || end_mm === undefined || !section || !("diameter_mm" in section))
+    return sized;
+  const base_mm = section.diameter_mm;
+  const covers = diameter_mm + 2 * SKIN_MM;
+  const thick = base_mm === end_mm ? length_mm : (length_mm * (base_mm - covers)) / (base_mm - end_mm);
+  const out = Math.min(out_mm, length_mm - SKIN_MM, thick);
+  if (out < LEAST_OUT_MM)
+    return {
+      ...sized,
+      refused: true,
+      size: {},
+      reasons: [`A tip of ${plain(base_mm)} mm leaves no millimetre of cover around a core: build it free-hand.`],
+    };
+  const reasons =
+    out < out_mm ? [...sized.reasons, `It ends ${plain(out)} mm out: ${plain(SKIN_MM)} mm of build covers it everywhere.`] : sized.reasons;
+  return { ...sized, size: { ...sized.size, out_mm: out, length_mm: out + embed_mm }, reasons };
 }
 
 /** One anchor for so much of a broken plaster face, mm²; its depth in diameters; the plaster over it, mm. Trade practice; EN 1992-4 for the cover's order of size. */

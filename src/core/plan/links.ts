@@ -44,10 +44,17 @@ export interface Choice {
   readonly coats?: number;
 }
 
+/** A role that nothing serves, with the reason nearest to opening it; `warm_C`: from so many degrees on something would. */
+export interface Missing {
+  readonly role: Role;
+  readonly because: string;
+  readonly warm_C?: number;
+}
+
 /** The links of a damage, and what is missing: the roles that nothing serves, with the reason nearest to opening them. */
 export interface ChosenLinks {
   readonly links: readonly PlanLink[];
-  readonly missing: ReadonlyArray<{ readonly role: Role; readonly because: string }>;
+  readonly missing: readonly Missing[];
 }
 
 /** What Match is asked for the places of one damage: which links, each by the measures of its own place. */
@@ -110,7 +117,7 @@ export function linksFor(input: MatchInput, places: readonly WorkPlace[], choice
   const able = new Map([...byRole].filter(([, judged]) => judged.some(({ verdict }) => verdict !== "refused")));
   const chain: Chain | undefined = bestChains(facts, able)[0];
   const taken = chain?.links ?? [...able.values()].map(best);
-  const missing = roles.filter((role) => !able.has(role)).map((role) => ({ role, because: nearest(byRole.get(role) ?? []) }));
+  const missing = roles.filter((role) => !able.has(role)).map((role): Missing => missingOf(role, byRole.get(role) ?? []));
   return {
     missing,
     links: withoutIdleGlue(
@@ -197,6 +204,17 @@ function linkOf(
     reasons: [...clashes, ...reasonsOf(judged)],
     ...present({ mm: choice?.mm, as: choice?.as, coats: choice?.coats }),
   };
+}
+
+/** Too cold is no reason to refer: what keeps off the cold alone says from when on it serves. */
+const COLD = "time-cold";
+
+function missingOf(role: Role, judged: readonly Judgement[]): Missing {
+  const cold = judged.filter((each) => reasonsOf(each).every(({ rule, effect }) => effect !== "refuse" || rule === COLD));
+  const [first] = [...cold].sort((a, b) => a.row.cure.min_C - b.row.cure.min_C);
+  if (!first) return { role, because: nearest(judged) };
+  const warm_C = first.row.cure.min_C;
+  return { role, because: `From ${warm_C} °C on ${first.row.name.toLowerCase()} serves: warm the room, or the place itself.`, warm_C };
 }
 
 /** Of what is refused, the candidate that would score best, and why. */

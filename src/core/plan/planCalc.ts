@@ -50,6 +50,7 @@ export function planned({ piece, damages, stance, climate, at, entries = [], too
       substrate: part.substrate,
       finish: part.finish ?? "none",
       choose: damage.choose ?? [],
+      ...present({ override: damage.choose?.find(({ because }) => because)?.because }),
     };
   });
   if (new Set(inputs.map(({ id }) => id)).size < inputs.length) throw new RangeError("two damages have the same id");
@@ -74,7 +75,9 @@ function toolsOf({ scale_step_g = SCALE_STEP_G, grits, drills }: NonNullable<Pla
 function readEntries(entries: NonNullable<PlanInput["entries"]>): { rounds: Omit<Round, "round">[]; marks: Map<string, OpMark> } {
   const marks = new Map<string, OpMark>();
   const rounds: Omit<Round, "round">[] = [];
-  for (const { at, body } of entries) {
+  // entries are judged by the time that they speak of, in whatever order they were written
+  const byTime = [...entries].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
+  for (const { at, body } of byTime) {
     if ((body.kind === "done" || body.kind === "skipped") && body.op !== undefined)
       marks.set(body.op, { status: body.kind, at, ...(body.kind === "done" ? markFacts(body as DoneFacts) : {}) });
     if (body.kind === "round-opened")
@@ -127,7 +130,10 @@ function warningsOf({ damages, links }: Repair): PlanResult["warnings"] {
   return [
     ...overridden,
     ...damages.flatMap(({ missing, id }) =>
-      missing.map(({ role, because }) => ({ code: "no-material", message: `${id}: nothing serves as ${role}. ${because}` })),
+      missing.map(({ role, because, warm_C }) => ({
+        code: warm_C === undefined ? "no-material" : "too-cold",
+        message: `${id}: nothing serves as ${role}. ${because}`,
+      })),
     ),
   ];
 }

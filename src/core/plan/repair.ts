@@ -1,12 +1,13 @@
-import type { Range } from "../catalogue";
+import type { OperationKind, Range } from "../catalogue";
 import type { Air } from "../cure/lag";
 import type { Shelf } from "../match/case";
 import type { Tools } from "../operation/subject";
-import { edgesOf, inOrder } from "./arrange";
+import { edgesOf } from "./arrange";
 import type { Context } from "./context";
 import { type DamageInput, type WorkedDamage, workOut } from "./damageContext";
 import { expand } from "./expand";
 import { type FoundLayers, foundIn, walkedOf } from "./found";
+import { inOrder } from "./inOrder";
 import type { PlanLink, WorkPlace } from "./links";
 import type { OpMark } from "./marks";
 import { measure } from "./measure";
@@ -15,7 +16,7 @@ import { minded } from "./minded";
 import { type OwnOp, withOwn } from "./own";
 import type { Operation, PlanInput } from "./plan.schema";
 import { type Round, withRound } from "./rounds";
-import { costOf, elapsed, referrals, sumRanges } from "./sums";
+import { costOf, elapsed, isStopped, referrals, sumRanges } from "./sums";
 import { word } from "./word";
 
 /** A treatment as it is planned: what the pages, the sheet and the calculation all read. */
@@ -49,7 +50,8 @@ export interface RepairInput {
 
 /**
  * From damages to operations, in passes that each know one thing: rows are asked about subjects (`expand`), with what was found of them;
- * what goes together is merged; rounds come over it; needs become edges and an order (`arrange`); amounts are measured; words come last.
+ * what goes together is merged; rounds come over it; amounts and hands are measured; needs become edges (`arrange`) and an order by the
+ * clock (`inOrder`); words come last.
  */
 export function repairOf({ stance, air, tools, marks, at, shelf, own = [], ...input }: RepairInput): Repair {
   const damages = input.damages.map((damage) => workOut(damage, stance, air, tools, shelf));
@@ -59,9 +61,12 @@ export function repairOf({ stance, air, tools, marks, at, shelf, own = [], ...in
   const met = new Map(
     damages.map(({ id }) => [id, new Set(drafts.flatMap(({ damage, row }) => (damage === id ? (row.meets ?? []) : [])))]),
   );
-  const placed = rounds.reduce((all, round) => withRound(all, round, damages, marks), merge(drafts, 1, marks));
-  const edges = edgesOf(placed, new Map(damages.map(({ id, context }) => [id, context.air])));
-  const operations = inOrder(placed, edges).map((each) => word(measure(each, air), edges.get(each) ?? [], marks, air, at));
+  const stopped = isStopped(input.damages, damages);
+  const all_placed = rounds.reduce((all, round) => withRound(all, round, damages, marks), merge(drafts, 1, marks));
+  const placed = stopped ? all_placed.filter(({ lead, id }) => UNTOUCHED.includes(lead.kind) || marks.has(id)) : all_placed;
+  const measured = placed.map((each) => measure(each, air));
+  const edges = edgesOf(measured, new Map(damages.map(({ id, context }) => [id, context.air])));
+  const operations = inOrder(measured, edges).map((each) => word(each, edges.get(each) ?? [], marks, air, at));
   const all = withOwn(operations, own, marks);
   return {
     damages,
@@ -74,9 +79,12 @@ export function repairOf({ stance, air, tools, marks, at, shelf, own = [], ...in
     hands_min: sumRanges(all.map(({ hands_min }) => hands_min)),
     elapsed_min: elapsed(all),
     cost_eur: costOf(damages, all),
-    refer: referrals(input.damages, damages),
+    refer: referrals(damages),
   };
 }
+
+/** What may be done to a piece that is to be referred: it is looked at and signed, never laid hands on. */
+const UNTOUCHED: readonly OperationKind[] = ["photograph", "look", "test", "sign"];
 
 /** A context with what its log tells of layers and rungs. */
 function asFound(damage: string, context: Context, found: FoundLayers | undefined, marks: ReadonlyMap<string, OpMark>): Context {

@@ -6,7 +6,7 @@ import type { Repair } from "./repair";
 
 const WIDTH = 110;
 /** What is said loudly but stops nothing. */
-const MINDED = ["no-load"];
+const MINDED = ["no-load", "too-cold"];
 /** Shorter waits pass by themselves, min. */
 const SHORTEST_MIN = 8;
 

@@ -66,16 +66,32 @@ export const faceOf = (damages: readonly WorkedDamage[], { places }: Operation):
 
 const placeOf = (places: WorkedDamage["places"], id: string) => places.find((place) => place.id === id);
 
-export function referrals(inputs: readonly DamageInput[], damages: readonly WorkedDamage[]): Array<{ code: string; message: string }> {
-  const limits = inputs.flatMap(({ survey }) =>
-    LIMITS.filter(({ limit, level }) => level === "refer" && survey.limits?.[limit]).map(({ limit, says }) => ({
-      code: limit as string,
-      message: says as string,
-    })),
-  );
-  const missing = damages.flatMap((damage) =>
-    damage.missing.map(({ role, because }) => ({ code: "no-material", message: `${damage.id}: nothing serves as ${role}. ${because}` })),
-  );
-  const found = [...limits, ...missing, ...damages.flatMap(({ joint }) => joint?.warnings ?? [])];
+export type Referral = { readonly code: string; readonly message: string };
+
+/** Where the shop's licence ends at a damage, or a load that nobody should trust to a repair. */
+const licence = ({ survey, joint }: WorkedDamage): Referral[] => [
+  ...LIMITS.filter(({ limit, level }) => level === "refer" && survey.limits?.[limit]).map(
+    ({ limit, says }): Referral => ({ code: limit, message: says }),
+  ),
+  ...(joint?.warnings ?? []).filter(({ code }) => code === "refer"),
+];
+
+const missing = (damage: WorkedDamage): Referral[] =>
+  damage.missing.map(({ role, because, warm_C }) => ({
+    code: warm_C === undefined ? "no-material" : "too-cold",
+    message: `${damage.id}: nothing serves as ${role}${warm_C === undefined ? "" : " in this cold"}. ${because}`,
+  }));
+
+/** Everything that is referred, missing or to be minded before hands are laid on it, once. */
+export function referrals(damages: readonly WorkedDamage[]): Referral[] {
+  const found = damages.flatMap((damage) => [...licence(damage), ...missing(damage), ...(damage.joint?.warnings ?? [])]);
   return found.filter(({ message }, i) => found.findIndex((each) => each.message === message) === i);
 }
+
+/** A stop: it should be referred and nobody said why not, or nothing serves and nothing was chosen all the same. */
+export const isStopped = (inputs: readonly DamageInput[], damages: readonly WorkedDamage[]): boolean =>
+  damages.some((damage, i) => {
+    const { override, choose = [] } = inputs[i] ?? {};
+    if (override) return false;
+    return licence(damage).length > 0 || (choose.length === 0 && damage.missing.some(({ warm_C }) => warm_C === undefined));
+  });

@@ -91,8 +91,9 @@ function numbersOf({ row: { each, starts }, subject }: Draft): {
 
 /** Every figure of its words that is no field of its own, by name. */
 function figuresOf({ lead: { row, facts }, told }: Measured): Record<string, number> {
-  const numbers = Object.entries(facts).filter((entry): entry is [string, number] => typeof entry[1] === "number");
-  return { ...Object.fromEntries(numbers), ...row.figures?.(told as never) };
+  const numbers = Object.entries(facts).filter((entry): entry is [string, number] => typeof entry[1] === "number" && entry[1] !== 0);
+  const reckoned = Object.entries(row.figures?.(told as never) ?? {}).filter(([, value]) => value !== 0);
+  return Object.fromEntries([...numbers, ...reckoned]);
 }
 
 const edgeOf = ({ from, lag, max, because }: Edge): Operation["after"][number] => ({

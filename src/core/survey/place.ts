@@ -40,6 +40,8 @@ export interface PlaceDraft {
   readonly joins?: number;
   readonly section?: SectionAt;
   readonly slope_mm?: number;
+  /** Of a tip: how thick it still is at its end, mm. */
+  readonly end_mm?: number;
   readonly length_mm?: number;
   readonly width_mm?: number;
   /** How many of a kind lie here: cleats, anchors. */

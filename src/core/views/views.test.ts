@@ -227,11 +227,11 @@ describe("what pages show", () => {
   });
 
   test("every kind of entry has its words; an operation by its own", () => {
-    const names = new Map([["r1/fill/mix-1/epoxy-putty", "Mix 1.53 g of epoxy putty: A 0.76 g, B 0.76 g"]]);
+    const names = new Map([["r1/fill/mix-1/epoxy-putty", "Mix layer 1"]]);
     const says = (body: Parameters<typeof entryWords>[0]) => entryWords(body, names);
     expect(says(surveyed())).toBe("Surveyed: edge chip, 34 × 11 × 6 mm");
     expect(says(matched)).toBe("Chose epoxy putty → acrylic paint and pigments → clear acrylic gloss, reversible first");
-    expect(says(mixed(1))).toBe("Mix 1.53 g of epoxy putty, epoxy putty (A 1.02 g, B 1.00 g)");
+    expect(says(mixed(1))).toBe("Mix layer 1, epoxy putty (A 1.02 g, B 1.00 g)");
     expect(says(done("r1/fill/check-fill/d1", { surface_mm: -0.3, note: "one pit" }))).toBe(
       "Fill: check fill. measured 0.3 mm low. one pit",
     );

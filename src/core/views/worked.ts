@@ -71,6 +71,7 @@ export function damageInput(piece: PieceFacts, damage: DamageRecord): DamageInpu
     choose: choice?.body.chain ?? [],
     ...(brace ? { brace: braceChoice(brace.body) } : {}),
     ...(form ? { form: form.body.form } : {}),
+    ...present({ override: choice?.body.reason }),
     ...(fill ? { fill: fillPlan(fill.body) } : {}),
     ...(back.length > 0 ? { back: back.flatMap(({ body }) => gradeIn(body.to) ?? []) } : {}),
   };

@@ -1,5 +1,5 @@
 import { classRow, dryFilmUm, type Finish, type MaterialClass } from "../../catalogue";
-import { COAT_ROUTES, COATS_BY_NAME, type CoatGroup, PATTERN, POLISHED, VENEER_ROUTE } from "../../colour/coats.data";
+import { BARED, COAT_ROUTES, COATS_BY_NAME, type CoatGroup, PATTERN, POLISHED, VENEER_ROUTE } from "../../colour/coats.data";
 import { safeFilmUm } from "../../level/budget";
 import { film as filmBudget } from "../../level/film";
 import { type Coat, type Cycle, linkAt, placesWith } from "../../operation/subject";
@@ -81,6 +81,7 @@ function coatSubjects(c: Context, surface: WorkPlace): Coat[] {
       material,
       unmasks: i === bare,
       last: i === coats.length - 1,
+      bares: i === coats.length - 1 && BARED.includes(c.f.finish.finish as Finish),
       ...present({ before: coats[i - 1]?.material }),
     };
   });

@@ -107,7 +107,9 @@ function rungsOf(c: Context, one: Levelled, filler: PlanLink): Rung[] {
       again: nth > 1,
       missing: !isStocked(grade, stock),
       lubricant: sandedWith(c).words,
-      unmasks: c.f.finish.finish === "glaze" && !marksGlaze(grade) && (before === undefined || marksGlaze(before)),
+      unmasks: one.film
+        ? i === steps.length - 1
+        : c.f.finish.finish === "glaze" && !marksGlaze(grade) && (before === undefined || marksGlaze(before)),
       last: i === steps.length - 1,
       proud_um: i === 0 ? standingProud(c).um : 0,
       ...(before ? { before } : {}),

@@ -28,7 +28,10 @@ export function subjectsOf(c: Context): AllSubjects {
     closing: [
       {
         ...all,
-        unmasked: [...level.rung, ...colour.coat].some(({ unmasks }) => unmasks),
+        unmasked:
+          [...level.rung, ...colour.coat].some(({ unmasks }) => unmasks) ||
+          colour.coat.some(({ bares }) => bares) ||
+          colour.cycle.length > 0,
         weak: c.safety !== undefined && c.safety.reached < c.safety.asked,
       },
     ],

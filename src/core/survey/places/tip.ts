@@ -32,6 +32,7 @@ export const tip = (d: Tip): TakenPlace =>
 export const tipCore = (d: Tip): TakenPlace =>
   core("core", "Core of the tip", {
     section: { diameter_mm: d.base_mm },
+    end_mm: d.shape === "blunt" ? d.base_mm / 2 : 0,
     length_mm: d.length_mm,
     takes: ["brace", "adhesive"],
     only: { brace: ["metal-wire", "anchor-screw"], adhesive: ["epoxy-slow", "epoxy-fast", "cyanoacrylate"] },
