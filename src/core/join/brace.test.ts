@@ -227,14 +227,14 @@ test("more load or a longer lever never asks for less", () => {
   );
 });
 
-test("a longer slope is never weaker, and a brace never makes a weak joint weaker", () => {
+test("a longer slope is never weaker, and a brace never costs more than the face it is cut through", () => {
   fc.assert(
     fc.property(inputs, fc.double({ min: 1, max: 5, noNaN: true }), (input, times) => {
       const { slope_length_mm = 20 } = input;
       const [short, long] = [brace({ ...input, slope_length_mm }), brace({ ...input, slope_length_mm: slope_length_mm * times })];
       expect(long.safety_without).toBeGreaterThanOrEqual(short.safety_without * (1 - 1e-6));
-      // what is let in takes some of the glued face: where the glue alone is too weak it costs a tenth at most
-      if (short.needed === "yes") expect(short.safety_with).toBeGreaterThanOrEqual(short.safety_without * 0.9 * (1 - 1e-9));
+      // two splines of a quarter of the width each take the most of a glued face: under a half of it
+      expect(short.safety_with).toBeGreaterThan(short.safety_without * 0.5);
     }),
   );
 });

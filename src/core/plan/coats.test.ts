@@ -12,7 +12,11 @@ const endsAt = (plan: Job): string | undefined => /P\d+/.exec(plan.all("level/gr
 
 describe("each finish of hardwood is walked in its own order", () => {
   test.each<[Finish, string, string[]]>([
-    ["shellac", "P400", ["dust-off", "sample", "seal-1", "mute-1", "tone-1", "tone-2", "tone-3", "clear-1", "clear-2", "clear-3", "sheen"]],
+    [
+      "shellac",
+      "P400",
+      ["dust-off", "sample", "seal-1", "mute-1", "tone-1", "tone-2", "tone-3", "clear-1", "clear-2", "clear-3", "unmask-young", "sheen"],
+    ],
     [
       "polyester-film",
       "P400",
@@ -26,6 +30,7 @@ describe("each finish of hardwood is walked in its own order", () => {
         "clear-1",
         "clear-2",
         "clear-3",
+        "unmask-young",
         "film-wait",
         "flat-P1200",
         "gloss-compound",
@@ -33,7 +38,7 @@ describe("each finish of hardwood is walked in its own order", () => {
     ],
     ["oil", "P240", ["dust-off", "sample", "tone-1", "clear-1", "clear-2", "sheen"]],
     ["wax", "P320", ["dust-off", "sample", "tone-1", "clear-1", "sheen"]],
-    ["gilding", "P400", ["dust-off", "sample", "leaf-1", "tone-1", "clear-1", "sheen"]],
+    ["gilding", "P400", ["dust-off", "sample", "leaf-1", "tone-1", "clear-1", "unmask-young", "sheen"]],
     ["paint", "P320", ["dust-off", "sample", "under-1", "colour-1"]],
     ["none", "P240", []],
   ])("%s: sanded to %s", (finish, grit, order) => {
@@ -143,9 +148,13 @@ test("a vapour is told at every coat that gives one off, and water-borne paint g
 });
 
 test("the picture after is taken from the same places, when nothing covers the piece any more", () => {
-  for (const finish of ["shellac", "paint", "none"] as const) {
+  for (const [finish, unmask] of [
+    ["shellac", "unmask-young"],
+    ["paint", "close/unmask"],
+    ["none", "close/unmask"],
+  ] as const) {
     const plan = wood(finish);
-    expect(plan.inOrder("photograph", "close/unmask", "photograph-after", "sign")).toBe(true);
+    expect(plan.inOrder("photograph", unmask, "photograph-after", "sign")).toBe(true);
     expect(plan.operations.at(-1)?.id).toMatch(/sign$/);
   }
 });
