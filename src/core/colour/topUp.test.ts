@@ -61,7 +61,7 @@ describe("what is added to a cup", () => {
         expect(total_g).toBeLessThanOrEqual(20 + 1e-9);
         expect(after).toBeLessThanOrEqual(before + 1e-9);
       }),
-      { numRuns: 25 },
+      { numRuns: 12 },
     );
   });
   test("an empty cup, and one with a stranger in it, are refused", () => {

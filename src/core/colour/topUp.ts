@@ -1,5 +1,5 @@
 import { dE00 } from "./deltaE";
-import { ksOf, mixed } from "./mixture";
+import { ksOf, reflectanceOf } from "./mixture";
 import { type Lab, labOf } from "./spectrum";
 
 interface Pigment {
@@ -42,22 +42,14 @@ const GOLD = (Math.sqrt(5) - 1) / 2;
 export function topUp({ pigments, cup, now, target }: TopUpInput): TopUp {
   const grams = cup.reduce((sum, { g }) => sum + g, 0);
   if (grams <= 0) throw new RangeError("the cup is empty");
-  const palette = pigments.map(({ r }) => ksOf(r));
-  const base = pigments.map(({ name }) => cup.reduce((sum, part) => sum + (part.name === name ? part.g : 0), 0));
   const strange = cup.find(({ name }) => !pigments.some((each) => each.name === name));
   if (strange) throw new RangeError(`${strange.name} is in the cup and among no pigments`);
+  const palette = pigments.map(({ r }) => ksOf(r));
   const all = pigments.map((_, i) => i);
-  const look = (added: ReadonlyMap<number, number>): Lab => {
-    const masses = base.map((g, i) => g + (added.get(i) ?? 0));
-    const whole = masses.reduce((sum, g) => sum + g, 0);
-    return labOf(
-      mixed(
-        palette,
-        all,
-        masses.map((g) => g / whole),
-      ),
-    );
-  };
+  const look = lookOf(
+    palette,
+    pigments.map(({ name }) => cup.reduce((sum, part) => sum + (part.name === name ? part.g : 0), 0)),
+  );
   const reckoned = look(new Map());
   const miss = now ? { L: now.L - reckoned.L, a: now.a - reckoned.a, b: now.b - reckoned.b } : { L: 0, a: 0, b: 0 };
   const seen = (added: ReadonlyMap<number, number>): Lab => {
@@ -78,6 +70,18 @@ export function topUp({ pigments, cup, now, target }: TopUpInput): TopUp {
 
 type Added = ReadonlyMap<number, number>;
 
+/** How the cup looks with so much more in it. K/S adds by mass: what is in the cup is summed once, for every wave. */
+function lookOf(palette: readonly Float64Array[], base_g: readonly number[]): (added: Added) => Lab {
+  const waves = palette[0]?.length ?? 0;
+  const sums = Float64Array.from({ length: waves }, (_, w) => palette.reduce((sum, ks, i) => sum + (ks[w] ?? 0) * (base_g[i] ?? 0), 0));
+  const cup_g = base_g.reduce((sum, g) => sum + g, 0);
+  return (added) => {
+    const parts = [...added];
+    const whole = parts.reduce((sum, [, g]) => sum + g, cup_g);
+    return labOf(Array.from(sums, (sum, w) => reflectanceOf(parts.reduce((ks, [i, g]) => ks + (palette[i]?.[w] ?? 0) * g, sum) / whole)));
+  };
+}
+
 /** The best one; two where the second brings it nearer by what is worth it; none where nothing helps. */
 function choose(all: readonly number[], most: number, off: (added: Added) => number, start: number): Added {
   const ones = all.map((i): Added => new Map([[i, least((g) => off(new Map([[i, g]])), most)]])).sort((a, b) => off(a) - off(b));
@@ -88,50 +92,59 @@ function choose(all: readonly number[], most: number, off: (added: Added) => num
   return off(one) < start - WORTH_DE ? one : new Map();
 }
 
-/** Two at a time, one after the other a few times over. */
+/** So much less is no nearer, dE00. */
+const NEARER = 1e-4;
+const MOST_TURNS = 6;
+
+/** Two at a time, one after the other, until a turn brings it no nearer. */
 function turnAbout(a: Added, b: Added, most: number, off: (added: Added) => number): Added {
   const [[i, start] = [0, 0]] = [...a];
   const [[j] = [0]] = [...b];
-  let [one, two] = [start, 0];
-  for (let round = 0; round < 6; round++) {
-    const [held, other] = [one, () => two];
-    two = least(
-      (g) =>
-        off(
-          new Map([
-            [i, held],
-            [j, g],
-          ]),
-        ),
-      most - held,
+  const offAt = (one: number, two: number) =>
+    off(
+      new Map([
+        [i, one],
+        [j, two],
+      ]),
     );
-    one = least(
-      (g) =>
-        off(
-          new Map([
-            [i, g],
-            [j, other()],
-          ]),
-        ),
-      most - two,
-    );
+  let [one, two, best] = [start, 0, offAt(start, 0)];
+  for (let turn = 0; turn < MOST_TURNS; turn++) {
+    const held = one;
+    two = least((g) => offAt(held, g), most - held);
+    const other = two;
+    one = least((g) => offAt(g, other), most - other);
+    const now = offAt(one, two);
+    if (best - now < NEARER) break;
+    best = now;
   }
   return new Map([...(one > 0 ? [[i, one] as const] : []), ...(two > 0 ? [[j, two] as const] : [])]);
 }
 
-/** How much of one comes nearest: a coarse look for the valley, fine near nothing, then golden section in it. */
+/** A golden section ends when the valley is so narrow, share of the most. */
+const NARROW = 1e-5;
+
+/** How much of one comes nearest: a coarse look for the valley, fine near nothing, then golden section in it (Kiefer 1953). */
 function least(off: (g: number) => number, most: number): number {
   if (most <= 0) return 0;
   const grid = Array.from({ length: STEPS + 1 }, (_, k) => (k === 0 ? 0 : most * 10 ** (-4 * (1 - k / STEPS))));
-  const at = grid.reduce((best, g, k) => (off(g) < off(grid[best] ?? 0) ? k : best), 0);
+  const offs = grid.map(off);
+  const at = offs.reduce((best, each, k) => (each < (offs[best] ?? Infinity) ? k : best), 0);
   let [low, high] = [grid[at - 1] ?? 0, grid[at + 1] ?? most];
-  for (let k = 0; k < 40; k++) {
-    const [left, right] = [high - GOLD * (high - low), low + GOLD * (high - low)];
-    if (off(left) <= off(right)) high = right;
-    else low = left;
+  let [left, right] = [high - GOLD * (high - low), low + GOLD * (high - low)];
+  let [offLeft, offRight] = [off(left), off(right)];
+  while (high - low > most * NARROW) {
+    if (offLeft <= offRight) {
+      [high, right, offRight] = [right, left, offLeft];
+      left = high - GOLD * (high - low);
+      offLeft = off(left);
+    } else {
+      [low, left, offLeft] = [left, right, offRight];
+      right = low + GOLD * (high - low);
+      offRight = off(right);
+    }
   }
   const mid = (low + high) / 2;
-  return off(mid) < off(0) ? mid : 0;
+  return off(mid) < (offs[0] ?? Infinity) ? mid : 0;
 }
 
 /** A wish in words as a colour: so far off what is there now that the eye sees it. */
