@@ -12,6 +12,9 @@ const DATA = path.join(ROOT, ".data");
 /** `npm test -- jest` runs only the steps whose name holds one of the words. */
 const only = process.argv.slice(2);
 const tally = { passed: 0, failed: 0 };
+/** What took how long: the slowest are told at the end. */
+const times = [];
+const MOST_TOLD = 10;
 
 process.chdir(ROOT);
 // no test may hang on the hour: the simulated sensor reads one air all day
@@ -32,6 +35,9 @@ try {
 } finally {
   cluster.stop();
 }
+console.log("\nthe slowest:");
+for (const { what, ms } of times.sort((a, b) => b.ms - a.ms).slice(0, MOST_TOLD))
+  console.log(`${(ms / 1000).toFixed(1).padStart(7)} s  ${what}`);
 console.log(`\n${tally.passed} passed, ${tally.failed} failed`);
 process.exit(tally.failed === 0 ? 0 : 1);
 
@@ -46,6 +52,7 @@ function step(name, program, args, env = {}) {
   const { status, stdout, stderr } = quiet(path.join(BIN, program), args, { env: { ...process.env, ...env }, maxBuffer: 1 << 28 });
   const ok = status === 0;
   tally[ok ? "passed" : "failed"] += 1;
+  took(name, Date.now() - began);
   console.log(`${ok ? "✓" : "✗"} ${name} (${((Date.now() - began) / 1000).toFixed(1)} s)`);
   if (!ok) console.log(stdout, stderr);
   return ok;
@@ -70,11 +77,15 @@ async function jest() {
     ["store", "Europe/Berlin"],
   ]) {
     rmSync(report, { force: true });
-    const args = ["--selectProjects", project, "--json", `--outputFile=${report}`, ...(project === "store" ? ["--runInBand"] : [])];
-    const { stderr } = quiet(path.join(BIN, "jest"), args, { env: { ...process.env, DATABASE_URL: url, TZ: zone }, maxBuffer: 1 << 28 });
+    const workers = project === "store" ? ["--runInBand"] : ["--maxWorkers=100%"];
+    const { stderr } = quiet(path.join(BIN, "jest"), ["--selectProjects", project, "--json", `--outputFile=${report}`, ...workers], {
+      env: { ...process.env, DATABASE_URL: url, TZ: zone },
+      maxBuffer: 1 << 28,
+    });
     const found = existsSync(report)
       ? JSON.parse(readFileSync(report, "utf8"))
       : { numPassedTests: 0, numFailedTests: 0, numFailedTestSuites: 1 };
+    for (const { name, startTime, endTime } of found.testResults ?? []) took(path.relative(ROOT, name), endTime - startTime);
     count(
       `jest, ${project}`,
       found.numPassedTests,
@@ -105,8 +116,26 @@ async function endToEnd() {
   };
   const files = only.filter((word) => word !== "e2e");
   const { stdout, stderr } = quiet(path.join(BIN, "playwright"), ["test", ...files], { env, maxBuffer: 1 << 28 });
-  const stats = existsSync(report) ? JSON.parse(readFileSync(report, "utf8")).stats : { expected: 0, unexpected: 1, flaky: 0 };
+  const told = existsSync(report) ? JSON.parse(readFileSync(report, "utf8")) : undefined;
+  const stats = told?.stats ?? { expected: 0, unexpected: 1, flaky: 0 };
+  for (const { file, title, ms } of specsIn(told?.suites ?? [])) took(`${file}: ${title}`, ms);
   count("playwright", stats.expected, stats.unexpected + stats.flaky, stdout + stderr);
+}
+
+/** Every test of the browser's report, with how long it took. */
+function specsIn(suites) {
+  return suites.flatMap(({ suites: inner = [], specs = [] }) => [
+    ...specs.map(({ file, title, tests }) => ({
+      file: `e2e/${file}`,
+      title,
+      ms: tests.flatMap(({ results }) => results).reduce((sum, { duration }) => sum + duration, 0),
+    })),
+    ...specsIn(inner),
+  ]);
+}
+
+function took(what, ms) {
+  times.push({ what, ms });
 }
 
 function count(name, passed, failed, output) {

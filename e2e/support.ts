@@ -226,37 +226,40 @@ export async function workStation(page: Page, keep?: RegExp): Promise<void> {
   }
 }
 
-/** A treatment worked out from its dossier, in the air of the tests. */
-export async function workedOut(page: Page, treatment: string) {
+/** A treatment as its dossier tells it. */
+async function dossierOf(page: Page, treatment: string) {
   const { piece, treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
-  const log = readLog(kept.log);
-  const found = worked({ kind: piece.kind, part: kept.part, parts: piece.parts }, log, AIR, { constant_C: AIR.temp_C }, Date.now());
-  return { kept, log, found };
+  const facts = { kind: piece.kind, part: kept.part, parts: piece.parts };
+  return { kept, workOut: (log: typeof kept.log) => worked(facts, readLog(log), AIR, { constant_C: AIR.temp_C }, Date.now()) };
 }
 
-/** Every operation that is still open, through the API: for tests that begin later on the way; a while ago where hours are given, one every ten minutes. */
+/** A treatment worked out from its dossier, in the air of the tests. */
+export async function workedOut(page: Page, treatment: string) {
+  const { kept, workOut } = await dossierOf(page, treatment);
+  return { kept, log: readLog(kept.log), found: workOut(kept.log) };
+}
+
+/** Every operation that is still open, written up in one go: for tests that begin later on the way; a while ago where hours are given, one every ten minutes. */
 export async function workOff(page: Page, treatment: string, until: (id: string) => boolean, hoursAgo?: number): Promise<void> {
   const began = Date.now() - (hoursAgo ?? 0) * 3_600_000;
+  const { kept, workOut } = await dossierOf(page, treatment);
+  const log = [...kept.log];
+  const entries: object[] = [];
   for (let i = 0; i < 120; i++) {
-    const { kept, log, found } = await workedOut(page, treatment);
+    const found = workOut(log);
     const next = found?.repair.operations.find(({ id }) => !found.marks.has(id));
-    if (!found || !next || until(next.id)) return;
-    const [view] = operationViews(
-      log,
-      found,
-      actsOf(found, Date.now()).filter(({ op }) => op.id === next.id),
-      [],
-      Date.now(),
-    );
+    if (!found || !next || until(next.id)) break;
+    const acts = actsOf(found, Date.now()).filter(({ op }) => op.id === next.id);
+    const [view] = operationViews(readLog(log), found, acts, [], Date.now());
     const start = view?.start ? { start: { ...view.start, climate: AIR } } : {};
-    const body = {
-      kind: "done",
-      op: next.id,
-      hands_min: 5,
-      ...start,
-      against: { state: "too-early", because: "made ready for a test" },
-    };
-    await write(page, treatment, kept.log.length, body, hoursAgo ? new Date(began + i * 600_000).toISOString() : undefined);
+    const body = { kind: "done", op: next.id, hands_min: 5, ...start, against: { state: "too-early", because: "made ready for a test" } };
+    const at = new Date(hoursAgo ? began + i * 600_000 : Date.now()).toISOString();
+    log.push({ id: crypto.randomUUID(), seq: log.length + 1, v: 2, at, body });
+    entries.push({ key: crypto.randomUUID(), body, ...(hoursAgo ? { at } : {}) });
   }
+  if (entries.length === 0) return;
+  const response = await page.request.post(`/api/treatments/${treatment}/written-up`, { data: { version: kept.log.length, entries } });
+  expect(response.status(), await response.text()).toBe(201);
+  expect((await response.json()).refused).toEqual([]);
 }
 const AIR = { temp_C: 20, rh_pct: 50 };

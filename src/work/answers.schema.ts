@@ -14,6 +14,13 @@ export const Here = strict({ here: Type.Literal(true) });
 export const Made = strict({ id: uuid() });
 export const Changed = strict({ version: Type.Integer({ minimum: 1 }) });
 export const Written = strict({ id: uuid(), version: Type.Integer({ minimum: 1 }) });
+export const WrittenUp = strict({
+  version: Type.Integer({ minimum: 0 }),
+  written: Type.Array(strict({ key: Type.String(), id: uuid() })),
+  refused: Type.Array(
+    strict({ key: Type.String(), detail: Type.String(), errors: Type.Array(strict({ path: Type.String(), message: Type.String() })) }),
+  ),
+});
 export const MadePiece = strict({ id: uuid(), treatment_id: uuid() });
 export const CameIn = strict({ treatment_id: uuid(), piece_id: uuid() });
 export const ShopAnswer = ShopEdit;

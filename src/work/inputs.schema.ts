@@ -76,6 +76,21 @@ export const NewEntry = strict({
 });
 export type NewEntry = Static<typeof NewEntry>;
 
+/** What was done before it is written: several entries at their own times, in one go. `version` counts the log as the writer saw it. */
+export const WriteUp = strict({
+  version: Type.Integer({ minimum: 0 }),
+  entries: Type.Array(
+    strict({
+      key: Type.String({ minLength: 8, maxLength: 80 }),
+      body: EventBody,
+      at: Type.Optional(instant()),
+      by: Type.Optional(line(200)),
+    }),
+    { minItems: 1, maxItems: 200 },
+  ),
+});
+export type WriteUp = Static<typeof WriteUp>;
+
 /** A damage that is taken out of a treatment into one of its own, `to`. */
 export const NewApart = strict({
   to: id(),

@@ -48,7 +48,7 @@ export async function appendEntry(treatmentId: string, input: unknown, now: Date
 /** Whether an entry is the one that was sent: what the record puts in itself is not looked at. */
 function isSame(kept: object, sent: EventBody): boolean {
   const told = (body: object) =>
-    canonical(Object.fromEntries(Object.entries(body).filter(([field]) => field !== "words" && field !== "paper")));
+    canonical(Object.fromEntries(Object.entries(body).filter(([field]) => field !== "words" && field !== "title" && field !== "paper")));
   return told(kept) === told(sent);
 }
 

@@ -67,6 +67,13 @@ export const ROUTES: readonly RouteRow[] = [
   changed("editPiece", "/api/pieces/{id}", "Correct what is known of a piece", Input.PieceEdit),
   made("newTreatment", "/api/pieces/{id}/treatments", "Begin another treatment of a piece", Input.NewTreatment),
   made("writeEntry", "/api/treatments/{id}/log", "Write an entry in the log of a treatment", Input.NewEntry, Answer.Written),
+  made(
+    "writeUp",
+    "/api/treatments/{id}/written-up",
+    "Write up several entries at their own times, in one go",
+    Input.WriteUp,
+    Answer.WrittenUp,
+  ),
   made("treatApart", "/api/treatments/{id}/apart", "Treat a damage apart from the others", Input.NewApart),
   {
     id: "compareWays",
