@@ -1,8 +1,9 @@
 import { factsOf } from "../src/core/match/case";
 import { clashesWith } from "../src/core/match/chains";
 import type { Judgement } from "../src/core/match/judge";
-import { type Matching, matching } from "../src/core/match/match";
+import { matching } from "../src/core/match/match";
 import type { MatchInput } from "../src/core/match/match.schema";
+import type { Matching } from "../src/core/match/matching";
 import { jars } from "../src/core/match/shelf.fixture";
 
 const AIM_MS = 50;

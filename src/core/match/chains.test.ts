@@ -4,8 +4,9 @@ import { aidsFor } from "./aids";
 import { factsOf, type Shelf } from "./case";
 import { bestChains, CONDITION_COST, clashesWith, KEY_WEIGHT } from "./chains";
 import { type Judgement, judge, reasonsOf } from "./judge";
-import { type Matching, matching } from "./match";
+import { matching } from "./match";
 import type { MatchInput } from "./match.schema";
+import type { Matching } from "./matching";
 import { keyRole } from "./roles";
 import { jars } from "./shelf.fixture";
 

@@ -4,34 +4,12 @@ import { type Facts, factsOf, type Shelf } from "./case";
 import { bestChains, type Chain, clashesWith, refuseUnchained } from "./chains";
 import { byFitness, type Judgement, judgeRole, type Reason, reasonsOf } from "./judge";
 import type { MatchInput, MatchResult } from "./match.schema";
+import type { AtPlaces, Matching, PlaceFacts } from "./matching";
 import { openersOf } from "./openers";
 import { rolesFor } from "./roles";
 
 /** Said where nothing in the catalogue will do. */
 export const REFER = "no material here does this: refer";
-
-/** Every judgement and chain, with their reasons in full. `match` is its short form. */
-export interface Matching {
-  readonly roles: readonly Role[];
-  readonly byRole: ReadonlyMap<Role, readonly Judgement[]>;
-  readonly chains: readonly Chain[];
-}
-
-/** The links that a way takes, each judged at its own place: by that place's measures, kind and weather. */
-export interface AtPlaces {
-  readonly roles: readonly Role[];
-  readonly at: Partial<Readonly<Record<Role, PlaceFacts>>>;
-}
-
-/** What of the question is otherwise at one place. */
-export interface PlaceFacts {
-  readonly damage: { readonly gap_mm?: number; readonly depth_mm?: number; readonly kind?: MatchInput["damage"]["kind"] };
-  readonly only?: readonly ClassName[];
-  /** Minutes for one join, where joins are made one after the other; absent = as asked. */
-  readonly working_min?: number | "none";
-  /** Behind or inside: no weather, no wear. */
-  readonly hidden?: boolean;
-}
 
 /** Judge every class, and with a `shelf` every jar of the shop's own, for every link that the damage needs; with `places`, each at its own. */
 export function matching(input: MatchInput, shelf?: Shelf, places?: AtPlaces): Matching {

@@ -3,8 +3,8 @@ import type { Warning } from "../units/schema";
 import { factsOf } from "./case";
 import { bestChains } from "./chains";
 import { byFitness, judgeRole, reasonsOf } from "./judge";
-import type { Matching } from "./match";
 import type { MatchInput } from "./match.schema";
+import type { Matching } from "./matching";
 import { rolesFor } from "./roles";
 
 /** What the piece would have to be, where a demand on it is what refuses every chain. */

@@ -244,6 +244,8 @@ export interface Subjects {
   readonly closing: Closing;
 }
 export type Each = keyof Subjects;
+/** Everything of a damage that rows are asked about. */
+export type AllSubjects = { readonly [E in Each]: ReadonlyArray<Subjects[E]> };
 
 /** What is asked of any setting: its links by place and role, its places by role. */
 interface Held<P, L> {

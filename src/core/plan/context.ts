@@ -3,7 +3,7 @@ import type { School, Texture } from "../fill/schools.data";
 import type { SizedBrace } from "../join/sizing";
 import type { Setting } from "../operation/subject";
 import type { Damage } from "../survey/measures.data";
-import type { FoundLayers } from "./found";
+import type { FoundLayers, WalkedRung } from "./foundLayers";
 import type { PlanLink, WorkPlace } from "./links";
 
 /** How a loss is filled where it is not as proposed. */
@@ -29,10 +29,4 @@ export interface Context extends Omit<Setting, "places" | "links"> {
   readonly walked?: readonly WalkedRung[];
   /** The brace that is let in, sized. */
   readonly brace?: SizedBrace;
-}
-
-/** A rung that was walked: its grade, and in which walk, 1 the first. */
-export interface WalkedRung {
-  readonly grade: Grade;
-  readonly walk: number;
 }

@@ -1,15 +1,7 @@
 import { isPlaceOf, readOpId, rungOf } from "../record/opId";
-import type { WalkedRung } from "./context";
-import type { PlaceLayers, Reached } from "./layers";
+import type { FoundLayers, Reached, WalkedRung } from "./foundLayers";
+import type { PlaceLayers } from "./layers";
 import type { OpMark } from "./marks";
-
-/** What the log says of the layers of one round: where surfaces were measured, by place; how much was mixed, by `mix-1/epoxy-putty`. */
-export interface FoundLayers {
-  readonly measured: ReadonlyMap<string, readonly Reached[]>;
-  readonly mixed: ReadonlyMap<string, number>;
-  /** Heights of whole damages at their last look, mm, minus = low. */
-  readonly checked: ReadonlyMap<string, number>;
-}
 
 /** What was found of the layers of a round; undefined where nothing was. */
 export function foundIn(round: number, marks: ReadonlyMap<string, OpMark>): FoundLayers | undefined {

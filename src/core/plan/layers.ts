@@ -4,6 +4,7 @@ import { MODELLED_PROUD_MM, oversizeOf, type School } from "../fill/schools.data
 import { depthOf, volumeBetween } from "../survey/place";
 import { inSentence, plain } from "../units";
 import type { FillPlan } from "./context";
+import type { Reached } from "./foundLayers";
 import type { PlanLink, WorkPlace } from "./links";
 
 /** One layer of one place; mm and cm³. `surface_mm`: height against the old surface once it is hard, minus = below. */
@@ -24,13 +25,6 @@ export interface PlaceLayers {
   readonly place: WorkPlace;
   readonly layers: readonly Layer[];
   readonly proud_mm: number;
-}
-
-/** Where the surface really was after a layer: measured, or as far as what was mixed reaches. */
-export interface Reached {
-  readonly layer: number;
-  readonly surface_mm: number;
-  readonly by: "measured" | "mixed";
 }
 
 /** A film or a rigid build is never planned prouder than this share of its own layer. */

@@ -2,8 +2,9 @@ import { CLASS_ROWS, type ClassName, type CoatName, type MaterialClass, material
 import { type Facts, factsOf, type Shelf } from "../match/case";
 import { bestChains, type Chain, clashesWith } from "../match/chains";
 import { byFitness, type Judgement, judge, type Reason, reasonsOf, type Verdict } from "../match/judge";
-import { type AtPlaces, factsAt, judgeAt, type Matching, matching, type PlaceFacts } from "../match/match";
+import { factsAt, judgeAt, matching } from "../match/match";
 import type { MatchInput } from "../match/match.schema";
+import type { AtPlaces, Matching, PlaceFacts } from "../match/matching";
 import type { Place } from "../survey/place";
 import type { TakenPlace } from "../survey/wayRow";
 import { present } from "../units";

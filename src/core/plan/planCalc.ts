@@ -1,6 +1,7 @@
 import type { Station } from "../catalogue";
 import { gradeOf } from "../level/ladder";
 import type { Tools } from "../operation/subject";
+import { isPlaceOf } from "../record/opId";
 import { type Place, volumeOf } from "../survey/place";
 import { plain, present } from "../units";
 import { type DoneFacts, markFacts, type OpMark } from "./marks";
@@ -110,7 +111,7 @@ function checkRefers(repair: Repair, inputs: Chosen, marks: ReadonlyMap<string, 
 
 function checkChosen({ links }: Repair, id: string, choose: Chosen[number]["choose"]): void {
   const at = (place: string | undefined) => (link: { readonly place: string }) =>
-    place === undefined ? link.place.startsWith(`${id}/`) : link.place === place;
+    place === undefined ? isPlaceOf(link.place, id) : link.place === place;
   const idle = choose.find(
     ({ place, role, class: name }) => !links.filter(at(place)).some((link) => link.role === role && link.class === name),
   );

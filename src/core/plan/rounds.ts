@@ -2,7 +2,8 @@ import { classRow, type MaterialClass, STATIONS, type Station } from "../catalog
 import type { Context } from "./context";
 import type { WorkedDamage } from "./damageContext";
 import { type Draft, expand } from "./expand";
-import { type FoundLayers, foundIn } from "./found";
+import { foundIn } from "./found";
+import type { FoundLayers } from "./foundLayers";
 import type { PlanLink, WorkPlace } from "./links";
 import type { OpMark } from "./marks";
 import { merge, type Placed, withMembers } from "./merge";

@@ -73,8 +73,7 @@ function stationPart({ operations, damages }: Repair, station: Operation["statio
 }
 
 /** For which damages, where there are several. */
-function forWhich({ places }: Operation, several: boolean): string {
-  const damages = [...new Set(places.map((place) => place.split("/")[0]))];
+function forWhich({ damages }: Operation, several: boolean): string {
   return several && damages.length > 0 ? `[${damages.join(" ")}] ` : "";
 }
 

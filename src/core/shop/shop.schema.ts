@@ -1,7 +1,7 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { ABRASIVE_SYSTEMS, type AbrasiveSystem, type Grade, grainOf } from "../catalogue";
 import { above0, from0, oneOf, strict } from "../units/schema";
-import { WEEKDAYS } from "./shop";
+import { WEEKDAYS } from "./weekdays.data";
 
 const HourMinute = Type.String({ pattern: "^([01][0-9]|2[0-3]):[0-5][0-9]$" });
 const line = (maxLength: number) => Type.String({ minLength: 1, maxLength, pattern: "\\S" });

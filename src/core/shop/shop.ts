@@ -1,9 +1,6 @@
 import type { Wall } from "../units";
 import type { Shop } from "./shop.schema";
-
-/** Days of the week as the international calendar counts them, Monday first. */
-export const WEEKDAYS = ["mon", "tue", "wed", "thu", "fri", "sat", "sun"] as const;
-export type Weekday = (typeof WEEKDAYS)[number];
+import { WEEKDAYS, type Weekday } from "./weekdays.data";
 
 /** A shop before anyone wrote anything: the day as most keep it, a scale of a hundredth of a gram, a drawer with everything in it. */
 export const freshShop = (name: string, time_zone: string): Shop => ({

@@ -122,10 +122,7 @@ function tokensOf(treatment: Treatment, worked: Worked | undefined, brief: ActBr
   const at = new Map<Station, Token[]>();
   if (treatment.closed) return at;
   treatment.damages.forEach(({ id, settled }, i) => {
-    const open =
-      worked?.repair.operations.filter(
-        (operation) => !worked.marks.has(operation.id) && operation.places.some((place) => place.startsWith(`${id}/`)),
-      ) ?? [];
+    const open = worked?.repair.operations.filter((operation) => !worked.marks.has(operation.id) && operation.damages.includes(id)) ?? [];
     const station: Station = !settled ? "match" : (open[0]?.station ?? "close");
     const mine = brief.acts.filter(({ tokens }) => tokens.includes(i + 1));
     const waits = mine.length > 0 && mine.every((act) => stateOf(act, now) === "off");

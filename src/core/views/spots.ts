@@ -1,4 +1,5 @@
 import { SPOTS, type Spot } from "../fill/spots.data";
+import { isPlaceOf } from "../record/opId";
 import { all, damageOf, type Treatment } from "../record/treatment";
 import { plain, present } from "../units";
 
@@ -27,7 +28,7 @@ export function spotsOf({ entries, damages, rounds }: Treatment): SpotView[] {
     counts.set(damage, n);
     const { x, y, what, depth_mm } = entry.body;
     const met = rounds.findIndex(
-      ({ seq, body }) => seq > entry.seq && body.station === "fill" && body.places.some((place) => place.startsWith(`${damage}/`)),
+      ({ seq, body }) => seq > entry.seq && body.station === "fill" && body.places.some((place) => isPlaceOf(place, damage)),
     );
     return [
       { entry: entry.id, damage, label: `${number}.${n}`, x, y, what, ...present({ depth_mm, round: met < 0 ? undefined : met + 2 }) },

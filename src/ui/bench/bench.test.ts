@@ -3,7 +3,8 @@ import { renderToStaticMarkup } from "react-dom/server";
 import { briefOf } from "@/core/views/briefOf";
 import { DEMO_FILES, demoPiece, wordsOf } from "../demo.fixture";
 import { ShopTime } from "../frame/now";
-import { type ObjectItem, ObjectList, type ObjectPage } from "../objects/ObjectList";
+import { ObjectList } from "../objects/ObjectList";
+import type { ObjectItem, ObjectPage } from "../objects/objectPage";
 import { Shelf } from "../shelf/Shelf";
 import { Bench, type BenchItem } from "./Bench";
 

@@ -1,5 +1,5 @@
-import type { Matching } from "@/core/match/match";
 import type { MatchInput } from "@/core/match/match.schema";
+import type { Matching } from "@/core/match/matching";
 import { openersOf } from "@/core/match/openers";
 import { Sign } from "../signs/Sign";
 

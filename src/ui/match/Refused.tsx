@@ -1,6 +1,7 @@
 import { ROLE_LABELS, type Role } from "@/core/catalogue";
 import { doubtsOf, reasonsOf } from "@/core/match/judge";
-import { insteadOf, type Matching, REFER } from "@/core/match/match";
+import { insteadOf, REFER } from "@/core/match/match";
+import type { Matching } from "@/core/match/matching";
 import { HatchSwatch } from "../signs/Hatches";
 import { Sign } from "../signs/Sign";
 import { insteadWords, keyOf, refusedOf } from "./picks";

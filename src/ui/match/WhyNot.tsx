@@ -1,7 +1,8 @@
 import { CLASS_ROWS, materialOf, ROLE_LABELS, type Role } from "@/core/catalogue";
 import type { Facts } from "@/core/match/case";
 import { type Judgement, judge, reasonsOf } from "@/core/match/judge";
-import { type AtPlaces, factsAt, type Matching } from "@/core/match/match";
+import { factsAt } from "@/core/match/match";
+import type { AtPlaces, Matching } from "@/core/match/matching";
 import { Sign } from "../signs/Sign";
 import { WhyNotSelect } from "./presses";
 import { ReasonList } from "./ReasonList";

@@ -2,8 +2,9 @@ import { ROLE_LABELS, type Role, type Stance } from "@/core/catalogue";
 import { type Facts, factsOf, type Shelf } from "@/core/match/case";
 import { clashesWith } from "@/core/match/chains";
 import type { Judgement, Reason } from "@/core/match/judge";
-import { type AtPlaces, factsAt, type Matching, matching } from "@/core/match/match";
+import { factsAt, matching } from "@/core/match/match";
 import type { ChainLink, MatchInput } from "@/core/match/match.schema";
+import type { AtPlaces, Matching } from "@/core/match/matching";
 import { keyRole } from "@/core/match/roles";
 import { keepingRows } from "@/core/views/buildRows";
 import {

@@ -1,7 +1,7 @@
 import { type ClassName, classRow, type Role, STANCE_LABELS, type Stance } from "@/core/catalogue";
 import { byFitness, type Judgement, type Reason, reasonsOf } from "@/core/match/judge";
-import type { AtPlaces, Matching } from "@/core/match/match";
 import type { ChainLink, MatchInput } from "@/core/match/match.schema";
+import type { AtPlaces, Matching } from "@/core/match/matching";
 import { keyRole } from "@/core/match/roles";
 
 /** What was picked for each role: a class, or a jar by its id. */

@@ -1,38 +1,15 @@
 "use client";
 import Link from "next/link";
 import { useMemo, useState } from "react";
-import type { PieceKind, Station, Substrate } from "@/core/catalogue";
 import { actAt } from "@/core/views/brief";
-import type { ListName, ListOrder } from "@/core/views/listed";
+import type { ListName } from "@/core/views/listed";
 import { Segmented } from "../forms/Segmented";
 import { useNow } from "../frame/now";
-import type { ShelfItem } from "../shelf/Shelf";
 import { DataTable } from "../table/DataTable";
 import { COLUMNS, type Row } from "./columns";
 import { ObjectSide } from "./ObjectSide";
+import type { ObjectPage } from "./objectPage";
 import { useList } from "./useList";
-
-export interface ObjectItem extends ShelfItem {
-  readonly piece_id: string;
-  readonly reference: string;
-  readonly owner_reference: string;
-  readonly kind: PieceKind;
-  readonly substrate: Substrate;
-  readonly promised: string | null;
-  readonly marks: Partial<Record<Station, "done" | "skipped" | "unneeded">>;
-  /** Other treatments of the same piece. */
-  readonly others: ReadonlyArray<{ readonly id: string; readonly title: string }>;
-}
-
-/** A list as the record gave it, a page of it. */
-export interface ObjectPage {
-  readonly list: ListName;
-  readonly order: ListOrder;
-  readonly words: string;
-  readonly items: readonly ObjectItem[];
-  readonly next?: string;
-  readonly counts: Readonly<Record<ListName, number>>;
-}
 
 const CHIPS: ReadonlyArray<readonly [ListName, string]> = [
   ["open", "On the way"],

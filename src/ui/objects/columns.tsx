@@ -8,7 +8,7 @@ import { HatchSwatch } from "../signs/Hatches";
 import { PieceIcon } from "../signs/PieceIcon";
 import { Sign, type SignName } from "../signs/Sign";
 import type { Column } from "../table/DataTable";
-import type { ObjectItem } from "./ObjectList";
+import type { ObjectItem } from "./objectPage";
 
 /** A treatment with what is next at it. */
 export interface Row {

@@ -2,7 +2,7 @@ import { useRouter } from "next/navigation";
 import { useEffect, useRef, useState, useTransition } from "react";
 import type { ListName, ListOrder } from "@/core/views/listed";
 import { receive } from "../forms/send";
-import type { ObjectItem, ObjectPage } from "./ObjectList";
+import type { ObjectItem, ObjectPage } from "./objectPage";
 
 interface Asked {
   readonly list: ListName;

@@ -1,6 +1,6 @@
 "use client";
 import { useFieldArray } from "react-hook-form";
-import { WEEKDAYS, type Weekday } from "@/core/shop/shop";
+import { WEEKDAYS, type Weekday } from "@/core/shop/weekdays.data";
 import { FieldError } from "../forms/FieldError";
 import { TextField } from "../forms/TextField";
 import { Chips } from "./Chips";

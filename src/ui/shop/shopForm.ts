@@ -1,6 +1,6 @@
 import { type Grade, gradeLabel } from "@/core/catalogue";
-import type { Weekday } from "@/core/shop/shop";
 import type { Shop } from "@/core/shop/shop.schema";
+import type { Weekday } from "@/core/shop/weekdays.data";
 import { plain } from "@/core/units";
 import { parseNumber } from "../forms/parse";
 import type { Read } from "../forms/read";

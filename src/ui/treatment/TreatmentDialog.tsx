@@ -2,7 +2,7 @@
 import Link from "next/link";
 import { Panel } from "../frame/Panel";
 import { useRemove } from "../frame/Undo";
-import type { MenuOf } from "./TreatmentMenu";
+import type { MenuOf } from "./menuOf";
 
 /** The rare acts of a treatment, as large as the frequent ones. */
 export function TreatmentDialog({ id, pieceId, title, close }: MenuOf & { close: () => void }) {

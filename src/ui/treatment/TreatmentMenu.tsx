@@ -2,14 +2,9 @@
 import { EllipsisVertical } from "lucide-react";
 import { useState } from "react";
 import { lazily } from "../frame/lazily";
+import type { MenuOf } from "./menuOf";
 
 const TreatmentDialog = lazily(() => import("./TreatmentDialog").then((module) => module.TreatmentDialog));
-
-export interface MenuOf {
-  readonly id: string;
-  readonly pieceId: string;
-  readonly title: string;
-}
 
 /** What is done rarely to a treatment: its piece, its record, its dossier, its end. */
 export function TreatmentMenu(of: MenuOf) {

@@ -2,14 +2,13 @@ import { classRow, dryFilmUm, type Finish, type MaterialClass } from "../../cata
 import { BARED, COAT_ROUTES, COATS_BY_NAME, type CoatGroup, PATTERN, POLISHED, VENEER_ROUTE } from "../../colour/coats.data";
 import { safeFilmUm } from "../../level/budget";
 import { film as filmBudget } from "../../level/film";
-import { type Coat, type Cycle, linkAt, placesWith } from "../../operation/subject";
+import { type AllSubjects, type Coat, type Cycle, linkAt, placesWith } from "../../operation/subject";
 import { formed } from "../../ready/readyFacts";
 import { present } from "../../units";
 import type { Context } from "../context";
 import { bounded } from "../layers";
 import type { PlanLink, WorkPlace } from "../links";
 import { filledPlaces } from "./fill";
-import type { AllSubjects } from "./subjects";
 
 type ColourSubjects = Pick<AllSubjects, "surface" | "coat" | "cycle" | "gloss">;
 

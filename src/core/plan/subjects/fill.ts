@@ -1,6 +1,6 @@
 import { type MaterialClass, middle } from "../../catalogue";
 import { extraPct } from "../../fill/ops.data";
-import { type LayerSubject, type LayerTake, linkAt, linksAt, placesWith } from "../../operation/subject";
+import { type AllSubjects, type LayerSubject, type LayerTake, linkAt, linksAt, placesWith } from "../../operation/subject";
 import { formed } from "../../ready/readyFacts";
 import { volumeOf } from "../../survey/place";
 import { present } from "../../units";
@@ -8,7 +8,6 @@ import type { Context } from "../context";
 import { reachedAt } from "../found";
 import { type LayerLink, layersOf, type PlaceLayers } from "../layers";
 import { isLaidWithGlue, type WorkPlace } from "../links";
-import type { AllSubjects } from "./subjects";
 
 type FillSubjects = Pick<AllSubjects, "voids" | "layer" | "place" | "laid">;
 

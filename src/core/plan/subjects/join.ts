@@ -2,13 +2,12 @@ import { lagOf } from "../../cure/lag";
 import { braceKindOf } from "../../join/kinds.data";
 import { layup } from "../../join/layup";
 import { consistencyFor, pressureFor } from "../../join/pressure.data";
-import { type LetIn, linkAt, placesWith, type Sitting, type Size } from "../../operation/subject";
+import { type AllSubjects, type LetIn, linkAt, placesWith, type Sitting, type Size } from "../../operation/subject";
 import { joinsASitting } from "../../ready/assembly";
 import { present } from "../../units";
 import { pressureFacts } from "../braceQuestion";
 import type { Context } from "../context";
 import { isLaidWithGlue, LAID_WET, type PlanLink, type WorkPlace } from "../links";
-import type { AllSubjects } from "./subjects";
 
 type JoinSubjects = Pick<AllSubjects, "letIn" | "cleats" | "wetLay" | "patch" | "section" | "plug" | "sitting" | "laying">;
 

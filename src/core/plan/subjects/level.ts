@@ -5,12 +5,11 @@ import { LADDER_ENDS, LADDER_STARTS } from "../../level/plan.data";
 import { rungGrain } from "../../level/rungGrain";
 import { isStocked, stocked } from "../../level/stocked";
 import { walk } from "../../level/walk";
-import { type Levelled, linkAt, placesWith, type Rung } from "../../operation/subject";
+import { type AllSubjects, type Levelled, linkAt, placesWith, type Rung } from "../../operation/subject";
 import { inSentence, present } from "../../units";
 import type { Context } from "../context";
 import type { PlanLink } from "../links";
 import { filledPlaces } from "./fill";
-import type { AllSubjects } from "./subjects";
 
 type LevelSubjects = Pick<AllSubjects, "levelled" | "rung" | "compound" | "primed">;
 

@@ -1,12 +1,9 @@
-import type { Subjects } from "../../operation/subject";
+import type { AllSubjects } from "../../operation/subject";
 import type { Context } from "../context";
 import { colourSubjects } from "./colour";
 import { fillSubjects } from "./fill";
 import { joinSubjects } from "./join";
 import { levelSubjects } from "./level";
-
-/** Everything of a damage that rows are asked about. */
-export type AllSubjects = { readonly [E in keyof Subjects]: ReadonlyArray<Subjects[E]> };
 
 /** What the rows of every station are asked about, for one damage. Pure: damages, ways and links in, subjects out. */
 export function subjectsOf(c: Context): AllSubjects {
