@@ -190,7 +190,7 @@ test("join: glued now starts the clock, and the tapes come off by it; what is no
   await workOff(page, treatment, (id) => id.includes("/join/bond-1"));
   await page.goto(`/treatments/${treatment}/join`);
   await page.getByRole("button", { name: /^Glued now: / }).click();
-  await expect(page.getByRole("complementary", { name: "Clocks" })).toContainText(/slow epoxy/);
+  await expect(page.getByRole("complementary", { name: "Clocks" })).toContainText(/slow epoxy/i);
   await page.goto(`/treatments/${treatment}/fill`);
   await expect(page.getByText("Nothing is done at Fill in this repair.")).toBeVisible();
   await page.getByRole("link", { name: "Go on to Close" }).click();

@@ -450,7 +450,7 @@ test("job 14: a scratch sprayed and cut: a gauge reading after the first cut say
   await cut.getByRole("button", { name: /^More: / }).click();
   await cut.getByLabel(/^Film by the gauge/).fill("66");
   await cut.getByRole("button", { name: /^Done: Cut/ }).click();
-  await expect(film.getByRole("img", { name: /Cut 1: 66 µm at the flat/ })).toBeVisible();
+  await expect(film.getByRole("img", { name: /Cut coat 1: 66 µm at the flat/ })).toBeVisible();
   await expect(film.getByText(/^(Stop before|Tape the edges before)/)).toBeVisible();
   await workOff(page, treatment, before("close"), 20 * 24);
   await go(page, treatment, "close");

@@ -115,7 +115,7 @@ test("from film to compound: a gauge reading takes the place of the estimate and
   await expect(page.getByText("Enter micrometres, 0 to 5000.")).toBeVisible();
   await cut.getByLabel(/^Film by the gauge/).fill("63");
   await cut.getByRole("button", { name: /^Done: Cut/ }).click();
-  await expect(film.getByRole("img", { name: /Cut 1: 63 µm at the flat/ })).toBeVisible();
+  await expect(film.getByRole("img", { name: /Cut coat 1: 63 µm at the flat/ })).toBeVisible();
   await expect(film.getByText(/^(Stop before|Tape the edges before)/)).toBeVisible();
   await expectAccessible(page);
   await page.goto(`/treatments/${treatment}/record`);

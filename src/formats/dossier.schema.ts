@@ -19,7 +19,7 @@ const listed = {
 };
 
 /** A photograph with the file itself, base64. */
-export const DossierPhotograph = strict({
+const DossierPhotograph = strict({
   ...listed,
   data: Type.String({ maxLength: 17_000_000, pattern: "^[A-Za-z0-9+/]*={0,2}$" }),
 });

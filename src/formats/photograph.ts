@@ -7,7 +7,7 @@ const MAX_PIXELS = 100_000_000;
 const THUMBNAIL_PX = 560;
 const MIME: Readonly<Record<string, string>> = { jpeg: "image/jpeg", png: "image/png", webp: "image/webp" };
 
-export interface InspectedPhotograph {
+interface InspectedPhotograph {
   /** The file without where it was taken; every other byte as it came. */
   readonly bytes: Buffer;
   readonly mime: string;

@@ -189,7 +189,5 @@ export const LotChange = defineEntity({
 export type IPiece = InferEntity<typeof Piece>;
 export type IPart = InferEntity<typeof Part>;
 export type ITreatment = InferEntity<typeof Treatment>;
-export type ILogRow = InferEntity<typeof LogRow>;
 export type ILot = InferEntity<typeof Lot>;
 export type IProduct = InferEntity<typeof Product>;
-export type IPhotograph = InferEntity<typeof Photograph>;

@@ -285,10 +285,6 @@ export async function photographsOf(em: Em, treatmentId: string): Promise<Photog
   );
 }
 
-export async function partsOf(em: Em, pieceId: string): Promise<PartRecord[]> {
-  return em.execute("select id, name, substrate, finish from part where piece_id = ? order by position, id", [pieceId]);
-}
-
 /** The photograph that the condition map of a piece is drawn on: the first that was taken before work. */
 export async function mapPhotograph(em: Em, pieceId: string): Promise<{ id: string; caption: string } | undefined> {
   const [row] = await em.execute<{ id: string; caption: string }[]>(

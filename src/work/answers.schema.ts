@@ -94,6 +94,15 @@ export const WaysAnswer = Type.Array(
     refused_because: Type.Optional(text()),
     not_first: Type.Optional(text()),
     preselected: Type.Boolean(),
+    places: Type.Array(
+      strict({
+        label: text(),
+        kind: text(),
+        size: text(),
+        volume_cm3: Type.Optional(Type.Number()),
+        area_mm2: Type.Optional(Type.Number()),
+      }),
+    ),
     hands_min: range(),
     elapsed_min: range(),
     cost_eur: range(),

@@ -20,7 +20,7 @@ import { celsius, instant, oneOf, strict } from "@/core/units/schema";
 const id = () => Type.String({ format: "uuid" });
 const line = (maxLength: number) => Type.String({ minLength: 1, maxLength, pattern: "\\S" });
 
-export const PartInput = strict({
+const PartInput = strict({
   name: line(200),
   substrate: oneOf(SUBSTRATES.map(({ substrate }) => substrate) as Substrate[]),
   finish: oneOf(FINISHES.map(({ finish }) => finish) as Finish[]),

@@ -19,7 +19,7 @@ export const ListInput = strict({
   after: Type.Optional(Type.String({ maxLength: 300 })),
 });
 
-export interface ListedItem extends Item {
+interface ListedItem extends Item {
   /** Other treatments of the same piece. */
   readonly others: ReadonlyArray<{ readonly id: string; readonly title: string }>;
 }

@@ -108,7 +108,7 @@ export interface PiecePage {
   readonly photographs: readonly PhotographRecord[];
 }
 
-export interface IPieceHead {
+interface IPieceHead {
   readonly id: string;
   readonly title: string;
   readonly reference: string;

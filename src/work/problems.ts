@@ -66,7 +66,7 @@ const DISK_FULL = problem(
   "Nothing more can be saved on this machine. What you typed stays here; make room on its disk, then try again.",
 );
 
-export const RECORD_AWAY = problem(
+const RECORD_AWAY = problem(
   503,
   "The record can’t be reached",
   "The database does not answer. What you typed stays here; try again in a moment.",

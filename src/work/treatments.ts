@@ -45,7 +45,7 @@ export interface TreatmentPage {
 }
 
 /** One damage of a piece, as its condition map shows it. */
-export interface PieceDamage {
+interface PieceDamage {
   readonly treatment: string;
   readonly damage: string;
   readonly title: string;

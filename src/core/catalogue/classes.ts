@@ -6,7 +6,7 @@ import type { ClassRow } from "./materialClass";
 import { RELEASES } from "./releases.data";
 
 /** Every generic class of material, in the order in which ties are resolved. A new class is one more row in its table. */
-export const CLASSES = [...ADHESIVES, ...BRACES, ...FILLS, ...COATS, ...RELEASES] as const;
+const CLASSES = [...ADHESIVES, ...BRACES, ...FILLS, ...COATS, ...RELEASES] as const;
 
 export type ClassName = (typeof CLASSES)[number]["class"];
 export type MaterialClass = ClassRow & { readonly class: ClassName };

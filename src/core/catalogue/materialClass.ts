@@ -15,17 +15,7 @@ export function middle([low, high]: Range): number {
 export const STAGES = ["working", "firm", "stiff", "handle", "recoat", "hard", "full"] as const;
 export type Stage = (typeof STAGES)[number];
 
-export const STAGE_LABELS: Readonly<Record<Stage, string>> = {
-  working: "Stops being workable",
-  firm: "Firm: trim with a blade",
-  stiff: "Too stiff to trim",
-  handle: "Clamps off",
-  hard: "Hard: sand, or next layer",
-  recoat: "Next coat",
-  full: "Full service",
-};
-
-export interface Cure {
+interface Cure {
   readonly reference_C: number;
   /** Apparent activation energy of the setting reaction or of the evaporation, kJ/mol; 0 for what only cools. */
   readonly ea_kJ_mol: number;
@@ -41,7 +31,7 @@ export interface Cure {
   readonly moisture?: true;
 }
 
-export interface Mix {
+interface Mix {
   readonly parts: ReadonlyArray<{ readonly name: string; readonly ratio: number; readonly density: number }>;
   readonly ratio_by: "mass" | "volume";
   /** g/cm³ of the set or mixed material where volumes do not simply add. */

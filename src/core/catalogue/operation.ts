@@ -1,6 +1,3 @@
-import type { MaterialClass } from "./classes";
-import type { Range } from "./materialClass";
-import type { Station } from "./stations.data";
 import type { StepFacts } from "./step";
 
 /** Kinds of operation, in the contract's words. */
@@ -68,34 +65,4 @@ export interface OpFacts extends StepFacts {
   readonly open_behind: boolean;
   /** Names of the places that are filled and seen. */
   readonly fills: readonly string[];
-}
-
-/** What must be done before, by the name of its row; `wait_min` minutes, low to high, must have passed since. */
-export type RowNeeds = readonly string[];
-
-/** An operation of one's hands that follows from survey, way and chain. A new one is a new row. */
-export interface OpRow {
-  readonly op: string;
-  readonly kind: OperationKind;
-  readonly station: Station;
-  /** Done once for the piece, or once for each damage. */
-  readonly of: "piece" | "damage";
-  /** Names of places that it is for; absent = all of the damage. */
-  readonly at?: (name: string, kind: string) => boolean;
-  readonly text: string | ((f: OpFacts) => string);
-  readonly why: string | ((f: OpFacts) => string);
-  readonly done_when: string | ((f: OpFacts) => string);
-  readonly hands_min: Range | ((f: OpFacts) => Range);
-  /** What passes before anything that needs it may start, minutes low to high. */
-  readonly wait_min?: Range | ((f: OpFacts) => Range);
-  /** What happens meanwhile, said with the wait. */
-  readonly meanwhile?: string;
-  /** A material that is laid here and dries: the wait is its stage. */
-  readonly dries?: (f: OpFacts) => MaterialClass | undefined;
-  readonly cautions?: readonly string[] | ((f: OpFacts) => readonly string[]);
-  readonly needs?: RowNeeds;
-  /** Rules of Match whose condition it fulfils. */
-  readonly meets?: readonly string[];
-  readonly uses?: readonly string[];
-  readonly when: (f: OpFacts) => boolean;
 }

@@ -30,7 +30,7 @@ const stage = (name: Stage, label: string) =>
   }) as const;
 
 /** What may be overridden from a data sheet. Properties that neighbours in a chain look at are not among them. */
-export const FIGURES = [
+const FIGURES = [
   stage("working", "Workable"),
   stage("firm", "Trim from"),
   stage("stiff", "Too stiff from"),

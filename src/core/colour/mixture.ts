@@ -161,7 +161,7 @@ const dot = (a: readonly number[], b: readonly number[]) =>
   (a[0] ?? 0) * (b[0] ?? 0) + (a[1] ?? 0) * (b[1] ?? 0) + (a[2] ?? 0) * (b[2] ?? 0);
 
 /** Nothing below nothing, all of it together 1. */
-export function onSimplex(shares: readonly number[]): number[] {
+function onSimplex(shares: readonly number[]): number[] {
   const kept = shares.map((share) => Math.max(0, share));
   const sum = kept.reduce((all, share) => all + share, 0);
   return sum > 0 ? kept.map((share) => share / sum) : shares.map(() => 1 / shares.length);

@@ -30,7 +30,7 @@ export const labRootSlope = (t: number): number => (t > CUT ? 1 / (3 * Math.cbrt
 const labSquare = (f: number): number => (f > 6 / 29 ? f ** 3 : (f - 4 / 29) / SLOPE);
 
 /** X/Xn, Y/Yn, Z/Zn of a reflectance. */
-export function relativeXyz(r: ArrayLike<number>, weights: readonly Xyz[]): [number, number, number] {
+function relativeXyz(r: ArrayLike<number>, weights: readonly Xyz[]): [number, number, number] {
   const sum: [number, number, number] = [0, 0, 0];
   weights.forEach(([x, y, z], i) => {
     const value = r[i] ?? 0;

@@ -1,7 +1,7 @@
 import type { ClassName, CoatName } from "../catalogue";
 
 /** A row of a template: what kind of coat, how many, and what it is laid of where that fits. */
-export interface TemplateRow {
+interface TemplateRow {
   readonly as: CoatName;
   readonly coats: number;
   readonly class?: ClassName;

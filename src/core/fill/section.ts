@@ -2,7 +2,7 @@ import { boxAt, type Line, type Note, type Point, plain, type Scene, type Shape,
 import { bandOf, blockOf, cavityOf, grown, type Profile, reachOf, withProud } from "./outline";
 
 /** One layer as it is drawn, bottom first. */
-export interface DrawnLayer {
+interface DrawnLayer {
   readonly name: string;
   readonly words: string;
   readonly hatch: string;
@@ -13,7 +13,7 @@ export interface DrawnLayer {
 }
 
 /** A rod in the middle of what is built up. */
-export interface DrawnCore {
+interface DrawnCore {
   readonly words: string;
   readonly diameter_mm: number;
   readonly embed_mm: number;

@@ -9,7 +9,7 @@ export const BRACE_KINDS = ["dowel", "pin", "spline", "cleat", "wire", "screw", 
 export type BraceKind = (typeof BRACE_KINDS)[number];
 
 /** How a piece is used, where no load is known. */
-export const BRACE_USES = ["looked-at", "handled", "played", "carried"] as const;
+const BRACE_USES = ["looked-at", "handled", "played", "carried"] as const;
 export type BraceUse = (typeof BRACE_USES)[number];
 
 /** Lengths, counts and slopes of a brace by their names, each as large as a thing on a bench can be. */

@@ -7,8 +7,8 @@ import type { nearestDrill } from "./drills.data";
 import { routerPasses } from "./routing";
 
 /** A router's jig and its usual bit, mm. */
-export const JIG_MM = 12;
-export const BIT_MM = 6;
+const JIG_MM = 12;
+const BIT_MM = 6;
 
 const BRITTLE: readonly string[] = ["ceramic", "mineral"];
 

@@ -2,7 +2,7 @@ import type { ClassName } from "../catalogue";
 import type { BraceKind } from "./brace.schema";
 
 /** How a brace gets in: into a hole, into a slot, or on the face from behind. */
-export type BraceWay = "drilled" | "slotted" | "cleated" | "backed" | "none";
+type BraceWay = "drilled" | "slotted" | "cleated" | "backed" | "none";
 
 export interface BraceKindRow {
   readonly kind: BraceKind;
@@ -24,7 +24,7 @@ export const BRACE_KIND_ROWS: readonly BraceKindRow[] = [
 ];
 
 /** The row of a kind of brace. @throws {RangeError} on a kind that is not in the table */
-export function braceKindRow(kind: BraceKind): BraceKindRow {
+function braceKindRow(kind: BraceKind): BraceKindRow {
   const row = BRACE_KIND_ROWS.find((each) => each.kind === kind);
   if (!row) throw new RangeError(`unknown brace: ${kind}`);
   return row;

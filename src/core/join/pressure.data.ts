@@ -27,7 +27,7 @@ const FLAT: readonly DamageKind[] = ["veneer-lifted", "veneer-lost", "worn-thin"
 const SMALL_MM = 15;
 
 /** Means of pressure, the one that suits best first. Trade practice; FPL Wood Handbook 2021, ch. 10 for wood (0.7 to 1 N/mm²). */
-export const PRESSURE: readonly PressureRow[] = [
+const PRESSURE: readonly PressureRow[] = [
   {
     means: "wrap",
     label: "Wrap of cord or rubber",

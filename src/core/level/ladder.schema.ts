@@ -2,7 +2,7 @@ import { type Static, Type } from "@sinclair/typebox";
 import { ABRASIVE_SYSTEMS, type AbrasiveSystem } from "../catalogue";
 import { carried, oneOf, strict } from "../units/schema";
 
-export const LadderSystem = oneOf(Object.keys(ABRASIVE_SYSTEMS) as AbrasiveSystem[]);
+const LadderSystem = oneOf(Object.keys(ABRASIVE_SYSTEMS) as AbrasiveSystem[]);
 
 /** A grade is its number; text such as "P240", "#240" or "240" is taken too and answered in the same form. */
 export const GradeInput = strict({

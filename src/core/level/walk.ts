@@ -1,7 +1,7 @@
 import { type Grade, grainOf, sameGrade } from "../catalogue";
 import { bridged, ladder } from "./ladder";
 
-export interface WalkStep {
+interface WalkStep {
   readonly grade: Grade;
   readonly micron: number;
   readonly state: "done" | "now" | "to-come";

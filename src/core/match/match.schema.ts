@@ -55,7 +55,7 @@ const MatchDamage = Type.Unsafe<MatchDamage>({
   additionalProperties: false,
 });
 
-export const MatchService = strict({
+const MatchService = strict({
   food: Type.Optional(Type.Boolean()),
   heat_C: Type.Optional(celsius()),
   wet: Type.Optional(Type.Boolean()),

@@ -3,7 +3,7 @@ import { inSentence } from "../units";
 import type { Facts } from "./case";
 
 /** What a neighbour may look at: nothing that a shop's own product can override, so that one jar of a class clashes like the next. */
-export type Traits = Pick<MaterialClass, "class" | "name" | "group" | "hatch" | "rigidity" | "strength" | "takes_stain" | "needs_pores" | "reversible" | "carrier" | "hazards">;
+type Traits = Pick<MaterialClass, "class" | "name" | "group" | "hatch" | "rigidity" | "strength" | "takes_stain" | "needs_pores" | "reversible" | "carrier" | "hazards">;
 
 export interface Link {
   readonly role: Role;

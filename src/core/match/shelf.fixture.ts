@@ -2,7 +2,7 @@ import { CLASS_ROWS, FIGURE_ROWS, type Figures } from "../catalogue";
 import type { Jar } from "./case";
 
 /** A small generator of the same numbers each time (mulberry32). */
-export function dice(seed: number): () => number {
+function dice(seed: number): () => number {
   let state = seed;
   return () => {
     state = (state + 0x6d2b79f5) | 0;

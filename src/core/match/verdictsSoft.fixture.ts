@@ -4,7 +4,7 @@ import type { MatchInput } from "./match.schema";
 
 type Role = (typeof ROLES)[number];
 /** Role, class, what a restorer would say of it, and where that stands. */
-export type Said = readonly [Role, ClassName, Verdict, string];
+type Said = readonly [Role, ClassName, Verdict, string];
 
 /** One piece with its damage, and what is said of many materials there. */
 export interface Situation {

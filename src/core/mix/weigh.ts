@@ -4,7 +4,7 @@ import { cupFactor, warmsItself } from "./cupHeat";
 import { massShares } from "./mix";
 
 /** What one place takes, cm³, before anything is lost. */
-export interface Take {
+interface Take {
   readonly place: string;
   readonly cm3: number;
 }

@@ -14,7 +14,7 @@ export interface Guide {
 }
 
 /** A part may miss its weight by this much: of the 5 % that data sheets of two-part resins allow between parts, less than half. Percent. */
-export const PART_OFF_PCT = 2;
+const PART_OFF_PCT = 2;
 /** From here on it is poured drop by drop, percent of the part; trade practice. */
 const SLOWLY_PCT = 10;
 /** Steps of the scale from which on it is poured drop by drop. */

@@ -94,13 +94,13 @@ export type LetIn = Linked & {
 /** Cleats behind a crack, with a glue of their own. */
 export type Cleats = Linked & { readonly size: Size; readonly glue: LinkFacts };
 /** Fabric or bandage laid wet. */
-export type WetLay = Linked & { readonly layers: number; readonly layer_mm: number; readonly how?: string };
+type WetLay = Linked & { readonly layers: number; readonly layer_mm: number; readonly how?: string };
 /** A patch behind a tear. */
-export type Patch = Linked & { readonly glue: LinkFacts };
+type Patch = Linked & { readonly glue: LinkFacts };
 /** One stretch of an edge that is laid on its patch. */
-export type Section = Linked & { readonly n: number; readonly of: number; readonly along_mm: number };
+type Section = Linked & { readonly n: number; readonly of: number; readonly along_mm: number };
 /** A plug of leather on the glue of its patch. */
-export type Plug = Linked & { readonly glue: LinkFacts };
+type Plug = Linked & { readonly glue: LinkFacts };
 
 /** One glue line in one sitting. */
 export type Sitting = Linked & {
@@ -126,7 +126,7 @@ export type Sitting = Linked & {
   readonly lays: boolean;
 };
 /** A sheet or plug that is laid in the glue of a sitting. */
-export type Laying = Linked & { readonly n: number; readonly contact: boolean };
+type Laying = Linked & { readonly n: number; readonly contact: boolean };
 
 /** What is filled of a damage, all groups together. */
 export type Voids = Subject & { readonly formed: boolean; readonly anchored: boolean; readonly drinks: readonly PlaceFacts[] };
@@ -178,13 +178,13 @@ export type Rung = Levelled & {
   /** What stands proud before the first rung, µm; 0 of every other. */
   readonly proud_um: number;
 };
-export type Compound = Levelled & {
+type Compound = Levelled & {
   readonly n: number;
   readonly word: "medium" | "fine";
   readonly micron: number;
   readonly before_um?: number;
 };
-export type Primed = Linked;
+type Primed = Linked;
 
 /** A surface with its coats. */
 export type Surfaced = Subject & { readonly formed: boolean; readonly first_colour?: MaterialClass };
@@ -213,8 +213,8 @@ export type Cycle = Linked & {
   readonly area_mm2: number;
 };
 /** A new film that is brought to gloss. */
-export type Gloss = Linked & { readonly sprayed: boolean; readonly dry_um: number };
-export type Closing = Subject & { readonly unmasked: boolean; readonly weak: boolean };
+type Gloss = Linked & { readonly sprayed: boolean; readonly dry_um: number };
+type Closing = Subject & { readonly unmasked: boolean; readonly weak: boolean };
 
 /** What rows are asked about, by the word that they say in `each`. */
 export interface Subjects {

@@ -111,7 +111,7 @@ function roundBefore(each: Measured, all: readonly Measured[]): Edge[] {
     (other) => other !== each && other.round === each.round && other.damages.some((damage) => each.damages.includes(damage)),
   );
   const names = new Set(each.members.flatMap((member) => needsOf(member).map(({ after }) => after)));
-  if (mine.some(({ lead }) => names.has(lead.name))) return [];
+  if (mine.some(({ lead }) => lead.station === each.lead.station && names.has(lead.name))) return [];
   return all
     .filter(
       (other) =>

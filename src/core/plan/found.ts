@@ -1,22 +1,24 @@
-import { isPlaceOf, readOpId, rungOf } from "../record/opId";
+import { headOf, isPlaceOf, readOpId, rungOf } from "../record/opId";
 import type { FoundLayers, Reached, WalkedRung } from "./foundLayers";
 import type { PlaceLayers } from "./layers";
 import type { OpMark } from "./marks";
 
 /** What was found of the layers of a round; undefined where nothing was. */
 export function foundIn(round: number, marks: ReadonlyMap<string, OpMark>): FoundLayers | undefined {
-  const measured = new Map<string, Reached[]>();
-  const mixed = new Map<string, number>();
-  const checked = new Map<string, number>();
-  for (const [id, { surface_mm, mixed_share }] of marks) {
+  const filled = [...marks].flatMap(([id, mark]) => {
     const ref = readOpId(id);
-    if (ref?.round !== round || ref.station !== "fill" || ref.of === undefined) continue;
-    if (ref.stem === "check-fill" && surface_mm !== undefined) checked.set(ref.of, surface_mm);
-    if (ref.n === undefined) continue;
-    if (surface_mm !== undefined && ref.stem === `place-${ref.n}`)
-      measured.set(ref.of, [...(measured.get(ref.of) ?? []), { layer: ref.n, surface_mm, by: "measured" }]);
-    if (mixed_share !== undefined && ref.stem === `mix-${ref.n}`) mixed.set(`${ref.stem}/${ref.of.split("/")[0]}`, mixed_share);
-  }
+    return ref?.round === round && ref.station === "fill" && ref.of !== undefined ? [{ ...mark, ...ref, of: ref.of }] : [];
+  });
+  const high = filled.flatMap(({ surface_mm, ...each }) => (surface_mm === undefined ? [] : [{ ...each, surface_mm }]));
+  const measured = new Map<string, Reached[]>();
+  for (const { stem, n = 0, of, surface_mm } of high)
+    if (stem === `place-${n}`) measured.set(of, [...(measured.get(of) ?? []), { layer: n, surface_mm, by: "measured" }]);
+  const checked = new Map(high.flatMap(({ stem, of, surface_mm }) => (stem === "check-fill" ? [[of, surface_mm] as const] : [])));
+  const mixed = new Map(
+    filled.flatMap(({ stem, n, of, mixed_share }) =>
+      mixed_share !== undefined && stem === `mix-${n}` ? [[`${stem}/${headOf(of)}`, mixed_share] as const] : [],
+    ),
+  );
   return measured.size + mixed.size + checked.size > 0 ? { measured, mixed, checked } : undefined;
 }
 

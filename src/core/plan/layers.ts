@@ -8,7 +8,7 @@ import type { Reached } from "./foundLayers";
 import type { PlanLink, WorkPlace } from "./links";
 
 /** One layer of one place; mm and cm³. `surface_mm`: height against the old surface once it is hard, minus = below. */
-export interface Layer {
+interface Layer {
   readonly link: LayerLink;
   readonly applied_mm: number;
   readonly volume_cm3: number;

@@ -2,9 +2,9 @@ import { CLASS_ROWS, type ClassName, type CoatName, type MaterialClass, material
 import { type Facts, factsOf, type Shelf } from "../match/case";
 import { bestChains, type Chain, clashesWith } from "../match/chains";
 import { byFitness, type Judgement, judge, type Reason, reasonsOf, type Verdict } from "../match/judge";
-import { factsAt, judgeAt, matching } from "../match/match";
+import { factsAt, judgeAt } from "../match/match";
 import type { MatchInput } from "../match/match.schema";
-import type { AtPlaces, Matching, PlaceFacts } from "../match/matching";
+import type { AtPlaces, PlaceFacts } from "../match/matching";
 import type { Place } from "../survey/place";
 import type { TakenPlace } from "../survey/wayRow";
 import { present } from "../units";
@@ -46,7 +46,7 @@ export interface Choice {
 }
 
 /** A role that nothing serves, with the reason nearest to opening it; `warm_C`: from so many degrees on something would. */
-export interface Missing {
+interface Missing {
   readonly role: Role;
   readonly because: string;
   readonly warm_C?: number;
@@ -96,11 +96,6 @@ function factsOfRole(role: Role, places: readonly WorkPlace[], { working_min }: 
     };
   }
   return { damage: kind, ...shared, working_min: "none" };
-}
-
-/** Every judgement for the places of one damage. */
-export function matchingAt(input: MatchInput, places: readonly WorkPlace[], shelf?: Shelf): Matching {
-  return matching(input, shelf, atPlaces(places, input));
 }
 
 /** What fits a role at the places of one damage, best first. */

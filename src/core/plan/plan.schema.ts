@@ -32,7 +32,7 @@ const Class = oneOf(CLASS_ROWS.map((row) => row.class) as ClassName[]);
 /** A material taken by hand; `because` where it is against the rules. */
 const Choose = strict({ place: Type.Optional(text(120)), role: Role, class: Class, because: Type.Optional(text(2000)), ...LinkByHand });
 
-export const PlanDamage = strict({
+const PlanDamage = strict({
   id: id(),
   part: Type.String({ minLength: 1, maxLength: 80 }),
   survey: SurveySchema,

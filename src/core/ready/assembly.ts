@@ -6,12 +6,12 @@ export interface ShardMap {
   readonly rim?: readonly number[];
 }
 
-export interface Join {
+interface Join {
   readonly a: readonly number[];
   readonly b: readonly number[];
 }
 
-export interface Sitting {
+interface Sitting {
   readonly joins: readonly Join[];
   /** What stands when the glue of this sitting has cured. */
   readonly groups: ReadonlyArray<readonly number[]>;
@@ -33,7 +33,7 @@ const bit = (shard: number): Group => 1n << BigInt(shard);
 const EXACT_UP_TO = 10;
 export const MOST_SHARDS = 60;
 /** Minutes that one join takes where no dry run says better; trade practice, a rule of thumb. */
-export const JOIN_MIN = 4;
+const JOIN_MIN = 4;
 
 /** Joins, one after the other, that fit into the minutes for which the glue stays open; at least one. */
 export function joinsASitting(open_min: number): number {
@@ -101,7 +101,7 @@ function around(neighbours: readonly Group[], group: Group): Group {
   return found;
 }
 
-export function shardsOf(group: Group): number[] {
+function shardsOf(group: Group): number[] {
   const shards: number[] = [];
   for (let left = group, shard = 0; left > 0n; left >>= 1n, shard++) if (left & 1n) shards.push(shard);
   return shards;
@@ -117,7 +117,7 @@ function runs({ neighbours }: Board, group: Group, along: Group): number {
 }
 
 /** Whether two groups can be brought together without forcing one between others. */
-export function isFree(board: Board, a: Group, b: Group): boolean {
+function isFree(board: Board, a: Group, b: Group): boolean {
   const [onA, onB] = [runs(board, a, b), runs(board, b, a)];
   if (onA === 0) return false;
   const enclosed = (inner: Group) => (inner & board.rim) === 0n && (around(board.neighbours, inner) & ~inner & ~(a | b)) === 0n;

@@ -11,7 +11,7 @@ export interface FormFacts {
   readonly loss_cm3: number;
 }
 
-export interface FormRow {
+interface FormRow {
   readonly form: string;
   readonly label: string;
   readonly how: string;
@@ -27,7 +27,7 @@ const BUILT: readonly DamageKind[] = ["corner", "tip", "chip"];
 const TRADE = "trade practice, a rule of thumb";
 
 /** In the order of preference. A mould holds about three times the loss: walls as thick as the loss all round. */
-export const FORMS = [
+const FORMS = [
   {
     form: "mould",
     label: "Mould off the twin",
@@ -51,7 +51,7 @@ export const FORMS = [
   { form: "none", label: "No form", how: "The loss holds the fill by itself.", when: () => true, against: () => undefined, material_factor: 0, source: TRADE },
 ] as const satisfies readonly FormRow[];
 
-export type FormName = (typeof FORMS)[number]["form"];
+type FormName = (typeof FORMS)[number]["form"];
 export const FORM_NAMES = FORMS.map(({ form }) => form);
 
 /** A form that a loss may have. */

@@ -48,7 +48,7 @@ export const sheet = ({ way }: OpFacts) => way === "reveneer" || way === "cut-fi
 export const swelling = ({ measures }: OpFacts) => (typeof measures.swelling_mm === "number" ? measures.swelling_mm : 0);
 export const twinned = ({ measures }: OpFacts) => typeof measures.twin === "string" && measures.twin !== "none";
 export const formed = (f: OpFacts) => filled(f) && built(f) && f.form !== "none" && (poured(f) || f.form !== undefined || twinned(f));
-export const built = ({ damage }: OpFacts) => damage === "corner" || damage === "tip";
+const built = ({ damage }: OpFacts) => damage === "corner" || damage === "tip";
 
 /** The heat that loosens an old glue against what lies beside it: °C, and whether it may be used. */
 export function heatWords({ earlier, finish, on, survives }: OpFacts): { readonly words: string; readonly cold: boolean } {

@@ -60,7 +60,6 @@ const Against = strict({
   passed_min: Type.Optional(from0(1e7)),
   asked_min: Type.Optional(from0(1e7)),
 });
-export type Against = Static<typeof Against>;
 
 const share = () => Type.Number({ minimum: 0, maximum: 1 });
 const shard = () => Type.Integer({ minimum: 0, maximum: 59 });

@@ -63,9 +63,7 @@ export function isLike(a: string, b: string): boolean {
   return one !== undefined && other !== undefined && one.round === other.round && one.station === other.station && one.stem === other.stem;
 }
 
-/** Whether an id is of an operation of one's own. */
-export const isOwn = (id: string): boolean => id.startsWith("own/");
 /** Whether a place belongs to a damage: places are named under it. */
 export const isPlaceOf = (place: string, damage: string): boolean => place.startsWith(`${damage}/`);
-/** The damage that a place belongs to. */
-export const damageAt = (place: string): string => place.split("/")[0] ?? place;
+/** What a path begins with: the damage of a place, the class of a mix. */
+export const headOf = (path: string): string => path.split("/")[0] ?? path;

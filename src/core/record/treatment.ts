@@ -3,7 +3,7 @@ import type { Taken } from "../match/match.schema";
 import { asOne } from "../mix/batches";
 import { wayRow } from "../survey/ways";
 import type { BodyOf, EventKind, LogEntry } from "./events.schema";
-import { damageAt, stationOfOp } from "./opId";
+import { headOf, stationOfOp } from "./opId";
 
 /** A log line with its body narrowed to one kind. */
 export type Entry<K extends EventKind = EventKind> = Omit<LogEntry, "body"> & { readonly body: BodyOf<K> };
@@ -80,7 +80,7 @@ export function readLog(log: readonly LogEntry[]): Treatment {
     damages,
     marks: marksOf(entries, batches),
     batches,
-    rounds: all(entries, "round-opened").filter(({ body }) => body.places.some((place) => !parted.has(damageAt(place)))),
+    rounds: all(entries, "round-opened").filter(({ body }) => body.places.some((place) => !parted.has(headOf(place)))),
     soft: all(entries, "found-soft"),
     added: all(entries, "step-added").map(({ body }) => body),
     ...(ended && is(ended, "closed") ? { closed: ended } : {}),

@@ -77,7 +77,7 @@ export class Shifts {
   }
 }
 
-export const minutesOf = (time: string): number => {
+const minutesOf = (time: string): number => {
   const [hour = 0, minute = 0] = time.split(":").map(Number);
   return hour * 60 + minute;
 };

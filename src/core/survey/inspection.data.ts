@@ -25,7 +25,7 @@ const RINGS: readonly Family[] = ["ceramic", "mineral", "wood", "board"];
 const dense = (on: SubstrateRow) => on.family === "ceramic" && !on.porous;
 const POWDERS: readonly Family[] = ["mineral", "paper", "bone"];
 
-export const CHECKS = [
+const CHECKS = [
   {
     check: "raking",
     label: "Raking light",

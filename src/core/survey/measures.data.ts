@@ -12,7 +12,7 @@ interface Asked {
 export type Measure = (Asked & { readonly type: "length" | "count" | "number"; readonly min: number; readonly max: number; readonly unit: string }) | (Asked & { readonly type: "choice"; readonly options: ReadonlyArray<readonly [value: string, label: string]> }) | (Asked & { readonly type: "yesno" }) | ListMeasure;
 
 /** Several losses of one kind, each with lengths of its own. */
-export type ListMeasure = Asked & { readonly type: "list"; readonly most: number; readonly of: ReadonlyArray<Asked & { readonly type: "length"; readonly min: number; readonly max: number; readonly unit: string }> };
+type ListMeasure = Asked & { readonly type: "list"; readonly most: number; readonly of: ReadonlyArray<Asked & { readonly type: "length"; readonly min: number; readonly max: number; readonly unit: string }> };
 
 const length = <N extends string>(name: N, label: string, max: number, hint: string, min = 0.05) => ({ name, label, type: "length", min, max, unit: "mm", hint }) as const;
 const number = <N extends string>(name: N, label: string, unit: string, max: number, hint: string, min = 0) => ({ name, label, type: "number", min, max, unit, hint }) as const;

@@ -8,7 +8,7 @@ export const PLACE_KINDS = ["faces", "void", "backing", "core", "surface", "film
 export type PlaceKind = (typeof PLACE_KINDS)[number];
 
 /** A section at a break: a rectangle, or round. mm. */
-export type SectionAt = { readonly width_mm: number; readonly height_mm: number } | { readonly diameter_mm: number };
+type SectionAt = { readonly width_mm: number; readonly height_mm: number } | { readonly diameter_mm: number };
 
 /** A place by its own measures. No figure of one place is ever held against another's material. */
 export interface PlaceDraft {

@@ -3,7 +3,7 @@ import { DAMAGE_KINDS, type DamageKind } from "../catalogue";
 import { type Damage, MEASURES, type Measure } from "./measures.data";
 
 /** A value of a measure, at a share of its range; ranges are cut at `most` so that a plan stays of bench size. */
-export function valueAt(measure: Measure, share: number, most = Infinity): number | boolean | string | object {
+function valueAt(measure: Measure, share: number, most = Infinity): number | boolean | string | object {
   if (measure.type === "list") return [Object.fromEntries(measure.of.map((each) => [each.name, valueAt(each, share, most)]))];
   if (measure.type === "yesno") return share > 0.5;
   if (measure.type === "choice") return measure.options[Math.floor(share * (measure.options.length - 1))]?.[0] ?? "";

@@ -37,7 +37,7 @@ const variant = (kind: DamageKind) =>
 export const DamageSchema = Type.Unsafe<Damage>(tagged("kind", DAMAGE_KINDS.map(variant)));
 
 /** How the piece is used. Every answer that is left open is taken as No, and Match says so. */
-export const ServiceSchema = strict({
+const ServiceSchema = strict({
   touched: Type.Optional(Type.Boolean()),
   food: Type.Optional(Type.Boolean()),
   wet: Type.Optional(Type.Boolean()),
@@ -52,18 +52,17 @@ export const ServiceSchema = strict({
 export type Service = Static<typeof ServiceSchema>;
 
 /** What was found at each check that was made. */
-export const Inspected = Type.Unsafe<Partial<Record<Check, string>>>(
+const Inspected = Type.Unsafe<Partial<Record<Check, string>>>(
   strict(
     Object.fromEntries(CHECK_ROWS.map(({ check, findings }) => [check, Type.Optional(oneOf(findings.map(({ finding }) => finding)))])),
   ),
 );
-export type Inspected = Static<typeof Inspected>;
 
-export const LimitsSchema = Type.Unsafe<Partial<Record<Limit, boolean>>>(
+const LimitsSchema = Type.Unsafe<Partial<Record<Limit, boolean>>>(
   strict(Object.fromEntries(LIMITS.map(({ limit }) => [limit, Type.Optional(Type.Boolean())]))),
 );
 
-export const EarlierGlueSchema = oneOf(EARLIER_GLUES.map(({ glue }) => glue) as EarlierGlue[]);
+const EarlierGlueSchema = oneOf(EARLIER_GLUES.map(({ glue }) => glue) as EarlierGlue[]);
 
 export const SurveySchema = strict({
   damage: DamageSchema,

@@ -3,7 +3,7 @@ import type { WayFacts, WayRow } from "./wayRow";
 export type Rows = { readonly [K in DamageKind]: readonly WayRow<K>[] };
 
 export const NO_HANDS = { hands_min: [0, 0], wait_min: 0 } as const;
-export const KEPT = "only what its chain asks to be kept.";
+const KEPT = "only what its chain asks to be kept.";
 
 export const LEAVE = {
   way: "leave",
@@ -52,5 +52,5 @@ export const onlyNeeded = (_: unknown, { brace }: WayFacts) =>
 export const RAISE_FILMS = ["shellac", "lacquer", "polyester-film", "paint", "gilding"];
 export const filmNote = ({ finish }: WayFacts) => `steam and heat cloud ${finish.label.toLowerCase()} for good`;
 export const filmDrop = { only: { filler: ["spray-film", "polyester-drop"] } } as const;
-export const FILM_KINDS = ["lacquer", "polyester-film", "shellac"];
+const FILM_KINDS = ["lacquer", "polyester-film", "shellac"];
 export const clearFilm = ({ finish }: WayFacts) => FILM_KINDS.includes(finish.finish);

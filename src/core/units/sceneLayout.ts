@@ -11,7 +11,7 @@ export interface Label {
 }
 
 /** A dimension laid out: its line, where it meets the drawing, its label, and a stroke to a label that had to give way. */
-export interface LaidSpan {
+interface LaidSpan {
   readonly upright: boolean;
   /** Where the line runs: x of an upright one, y of a level one. */
   readonly at: number;
@@ -22,7 +22,7 @@ export interface LaidSpan {
   readonly label: Label;
 }
 
-export interface LaidNote {
+interface LaidNote {
   readonly from: readonly [number, number];
   readonly label: Label;
 }

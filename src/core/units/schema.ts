@@ -34,4 +34,3 @@ export const carried = {
   basis: strict({ formula: Type.String(), source: Type.String() }),
   warnings: Type.Array(Warning),
 };
-export type Basis = Static<typeof carried.basis>;

@@ -29,14 +29,6 @@ export function actsOf(worked: Worked, now: number): Act[] {
   return worked.repair.operations.map((op) => actOf(op, byId, worked, now));
 }
 
-/** May a station be left: nothing of it is open. What is, is said. */
-export function openAt(operations: readonly Operation[], station: Operation["station"]): readonly Operation[] {
-  return operations.filter((operation) => operation.station === station && isOpen(operation));
-}
-
-/** Neither done nor skipped; a clock that runs is done by hand. */
-export const isOpen = ({ status }: Operation): boolean => status === "open";
-
 function actOf(op: Operation, byId: ReadonlyMap<string, Operation>, worked: Worked, now: number): Act {
   const mark = worked.marks.get(op.id);
   if (mark) return { op, state: mark.status, because: "", needs: "nothing" };

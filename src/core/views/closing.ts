@@ -22,7 +22,7 @@ export interface ReviewRow {
 }
 
 /** A round with its cause, as the record tells it. */
-export interface RoundTold {
+interface RoundTold {
   readonly round: number;
   readonly at: string;
   readonly station: string;

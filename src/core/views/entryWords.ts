@@ -23,7 +23,7 @@ function opName({ op, title, words }: { readonly op: string; readonly title?: st
 }
 
 /** The jars that something was taken from; empty where none is known. */
-export function lotWords({ lot, also }: Pick<Start, "lot" | "also">): string {
+function lotWords({ lot, also }: Pick<Start, "lot" | "also">): string {
   const first = lot ? `, lot ${lot}` : "";
   return also ? `${first}, and ${doseGrams(also.mass_g)} of lot ${also.lot}` : first;
 }

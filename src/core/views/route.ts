@@ -6,7 +6,7 @@ import { actAt, stateOf } from "./brief";
 import type { Worked } from "./worked";
 
 /** A damage's number on its way: where it stands, and whether it waits. */
-export interface Token {
+interface Token {
   readonly number: number;
   readonly damage: string;
   readonly waits: boolean;

@@ -29,7 +29,7 @@ export interface PieceFacts {
 }
 
 /** A clock that an operation started. Ms since the epoch. */
-export interface OpClock {
+interface OpClock {
   readonly op: string;
   readonly start: number;
   readonly material: string;

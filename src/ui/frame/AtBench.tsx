@@ -6,7 +6,7 @@ import { lazily } from "./lazily";
 const Panel = lazily(() => import("./Panel").then((module) => module.Panel));
 
 /** Who stands at this device; kept here, and said by every entry. */
-export const AT_BENCH = "at-bench";
+const AT_BENCH = "at-bench";
 export const whoIsHere = (): string => {
   const kept = localStorage.getItem(`wanderjahr:${AT_BENCH}`);
   return kept ? String(JSON.parse(kept)) : "";

@@ -7,7 +7,7 @@ const TALL = 64;
 const LEAST = 44;
 
 /** Where each rung lies: by the logarithm of its grain, never nearer than its words need. */
-export function heights(microns: readonly number[]): number[] {
+function heights(microns: readonly number[]): number[] {
   const widest = Math.max(...microns.slice(1).map((micron, i) => Math.log((microns[i] ?? 1) / micron)), 1e-9);
   let at = 24;
   return microns.map((micron, i) => {

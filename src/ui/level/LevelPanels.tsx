@@ -15,6 +15,12 @@ import { StepBack } from "./StepBack";
 const SurfaceLeft = lazily(() => import("./SurfaceLeft").then((module) => module.SurfaceLeft));
 const ShrinkCurve = lazily(() => import("./ShrinkCurve").then((module) => module.ShrinkCurve));
 
+/** How high it stands against the old surface. */
+function heightWords({ low_mm, measured, proud_um }: Levelling): string {
+  if (low_mm !== undefined) return `measured ${plain(low_mm, 2)} mm low`;
+  return `${measured ? "measured" : "planned"} ${plain(proud_um / 1000, 2)} mm proud`;
+}
+
 /** What is levelled, reckoned: the ladder, the film, the wait, the surface that will be left. */
 export function LevelPanels({ levellings, films, closed }: { levellings: readonly Levelling[]; films: readonly Film[]; closed: boolean }) {
   const [shown, show] = useState(levellings[0]?.damage ?? "");
@@ -38,10 +44,7 @@ export function LevelPanels({ levellings, films, closed }: { levellings: readonl
           <h2>
             Ladder
             <span className="sub">
-              {level.low_mm === undefined
-                ? `${level.measured ? "measured" : "planned"} ${plain(level.proud_um / 1000, 2)} mm proud`
-                : `measured ${plain(level.low_mm, 2)} mm low`}
-              , {plain(area_mm2 / 100, 1)} cm²
+              {heightWords(level)}, {plain(area_mm2 / 100, 1)} cm²
             </span>
           </h2>
           {level.low_mm !== undefined && (

@@ -14,7 +14,7 @@ import { MovableMark, type Place } from "../survey/MovableMark";
 import { useLog } from "../treatment/TreatmentLog";
 import { SpotDots } from "./SpotDots";
 
-export interface SpotDamage {
+interface SpotDamage {
   readonly damage: string;
   readonly title: string;
   /** Where it is on the condition map, and what of it can be filled again. */

@@ -15,7 +15,7 @@ export interface PhotographView {
   readonly height: number;
 }
 
-export const MOMENT_LABELS: Readonly<Record<PhotographView["moment"], string>> = { before: "Before", during: "During", after: "After" };
+const MOMENT_LABELS: Readonly<Record<PhotographView["moment"], string>> = { before: "Before", during: "During", after: "After" };
 
 const MAX_BYTES = 12 * 1024 * 1024;
 

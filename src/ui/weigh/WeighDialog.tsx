@@ -13,7 +13,7 @@ import { BigGuide } from "./BigGuide";
 import { type Chosen, ScaleChoice } from "./ScaleChoice";
 import { useScale } from "./useScale";
 
-export interface Weighed {
+interface Weighed {
   readonly grams: readonly string[];
   readonly scale?: { readonly name: string; readonly off_g: number };
 }
