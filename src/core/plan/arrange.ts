@@ -23,7 +23,10 @@ export function edgesOf(all: readonly Measured[], airs: ReadonlyMap<string, Air>
         .filter(of)
         .flatMap((need) => found(each, member, need, index).map((from) => edge(from, need, member, airs.get(member.damage)))),
     );
-  for (const each of all) edges.set(each, [...roundBefore(each, all), ...asked(each, ({ after }) => after !== ENDS)]);
+  for (const each of all) {
+    const own = asked(each, ({ after }) => after !== ENDS);
+    edges.set(each, [...roundBefore(each, own, all), ...own]);
+  }
   // the ends of the work are what nothing else waits for: known once everything else has its edges
   const ends = endsOf(all, edges);
   for (const each of all) {
@@ -104,20 +107,13 @@ function innerJoints(member: Draft, { after, n }: Asked, others: readonly Measur
   );
 }
 
-/** The first operations of a later round come after what the round before did at the same places and station. */
-function roundBefore(each: Measured, all: readonly Measured[]): Edge[] {
-  if (each.round === 1) return [];
-  const mine = all.filter(
-    (other) => other !== each && other.round === each.round && other.damages.some((damage) => each.damages.includes(damage)),
-  );
-  const names = new Set(each.members.flatMap((member) => needsOf(member).map(({ after }) => after)));
-  if (mine.some(({ lead }) => lead.station === each.lead.station && names.has(lead.name))) return [];
+/** What is first at a station in a later round comes after what the round before did there, at the same places. */
+function roundBefore(each: Measured, own: readonly Edge[], all: readonly Measured[]): Edge[] {
+  const { round, lead, members } = each;
+  if (round === 1 || own.some(({ from }) => from.round === round && from.lead.station === lead.station)) return [];
   return all
-    .filter(
-      (other) =>
-        other.round < each.round && other.lead.station === each.lead.station && each.members.some((member) => shares(other, member)),
-    )
-    .map((from) => ({ from, because: `round ${each.round - 1} went before` }));
+    .filter((other) => other.round < round && other.lead.station === lead.station && members.some((member) => shares(other, member)))
+    .map((from) => ({ from, because: `round ${round - 1} went before` }));
 }
 
 /** A need settled: the wait of the material that was laid there, in its real thickness and this air, or the wait of the row itself. */
