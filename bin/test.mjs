@@ -30,6 +30,7 @@ try {
   step("types: routes", "next", ["typegen"]);
   step("types", "tsc", ["--noEmit", "-p", "."]);
   step("import rules", "depcruise", ["src", "--config", ".dependency-cruiser.cjs"]);
+  step("dead code", "knip", []);
   await jest();
   await endToEnd();
 } finally {

@@ -70,7 +70,7 @@ export class Teller {
     const refused = admit({ ...this.at(minutesAgo), at: NOW - minutesAgo * MINUTE }, body);
     if (refused) throw new Error(`${this.story.title}: ${body.kind} is refused: ${refused}`);
     const seq = this.log.length + 1;
-    this.log.push({ id: uuid(`${this.story.reference}/log/${seq}`), seq, v: 2, at: ago(minutesAgo), by: "M.", body });
+    this.log.push({ id: uuid(`${this.story.reference}/log/${seq}`), seq, v: 3, at: ago(minutesAgo), by: "M.", body });
   }
 
   /** Do the first open operation that is meant. */

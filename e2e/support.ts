@@ -254,7 +254,7 @@ export async function workOff(page: Page, treatment: string, until: (id: string)
     const start = view?.start ? { start: { ...view.start, climate: AIR } } : {};
     const body = { kind: "done", op: next.id, hands_min: 5, ...start, against: { state: "too-early", because: "made ready for a test" } };
     const at = new Date(hoursAgo ? began + i * 600_000 : Date.now()).toISOString();
-    log.push({ id: crypto.randomUUID(), seq: log.length + 1, v: 2, at, body });
+    log.push({ id: crypto.randomUUID(), seq: log.length + 1, v: 3, at, body });
     entries.push({ key: crypto.randomUUID(), body, ...(hoursAgo ? { at } : {}) });
   }
   if (entries.length === 0) return;

@@ -120,8 +120,8 @@ test("a mix that came out badly is asked what it may come from: what the record 
   await expect(row.getByRole("button", { name: "Record: still soft" })).toHaveCount(0);
   const { treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
   expect(kept.log.at(-1).body).toMatchObject({
-    kind: "noted",
-    station: "fill",
-    text: expect.stringMatching(/still soft\. Likely: B was 30 % short/),
+    kind: "came-out",
+    outcome: "still-soft",
+    causes: [expect.stringMatching(/^B was 30 % short/)],
   });
 });

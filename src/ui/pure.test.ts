@@ -127,10 +127,10 @@ describe("the day line", () => {
   const now = Date.parse("2026-10-07T11:52:00Z");
   const hour = 3_600_000;
   const windows: WindowOnLine[] = [
-    { name: "Jar, trim", from: now + 0.3 * hour, until: now + 0.6 * hour, state: "off" },
+    { name: "Jar, trim", from: now + 0.3 * hour, until: now + 0.6 * hour, state: "too-early" },
     { name: "Bellows, ease", from: now - 0.2 * hour, until: now + 0.2 * hour, state: "closing" },
-    { name: "Hand, file", from: now + 1.1 * hour, state: "off" },
-    { name: "Saucer, tape off", from: now + 19.5 * hour, state: "off" },
+    { name: "Hand, file", from: now + 1.1 * hour, state: "too-early" },
+    { name: "Saucer, tape off", from: now + 19.5 * hour, state: "too-early" },
   ];
   const drawn = dayLine(windows, now, wall("Europe/Berlin"), DAY);
 
@@ -159,7 +159,7 @@ describe("the day line", () => {
       name: `Piece ${i} with a long name`,
       from: now,
       until: now + hour,
-      state: "go" as const,
+      state: "now" as const,
     }));
     const crowded = dayLine(many, now, wall("UTC"), DAY);
     expect(crowded.placed.length + crowded.left).toBe(9);

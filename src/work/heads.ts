@@ -98,7 +98,7 @@ function headOf(read: Read, now: Date, air: Air): HeadRow {
 function touchAt(brief: ActBrief, now: number): string | null {
   const { state, from } = actAt(brief, now);
   if (state === "closed") return null;
-  return state === "off" && from !== undefined ? new Date(from).toISOString() : "-infinity";
+  return state === "too-early" && from !== undefined ? new Date(from).toISOString() : "-infinity";
 }
 
 /** A clock still has a stage before it: its times follow the air. */

@@ -1,4 +1,5 @@
-import { type CameOutWay, type CauseRow, likely, plain, silent } from "../units";
+import { type CameOutWay, type CauseRow, likely, silent } from "../mix/causes";
+import { plain } from "../units";
 import { LOOKS, type Look } from "./looks.data";
 
 /** What is on record of a coat, and what its class asks. */
@@ -97,5 +98,5 @@ const CAUSES: ReadonlyArray<CauseRow<CoatFacts, Look>> = [
 ];
 
 /** Every way a coat may look wrong, with what it may come from by its record, and what to change in the next one. */
-export const looksOf = (facts: CoatFacts): CameOutWay[] =>
+export const looksOf = (facts: CoatFacts): CameOutWay<Look>[] =>
   LOOKS.map(({ look, label, next }) => ({ outcome: look, label, next, causes: likely(CAUSES, look, facts) }));

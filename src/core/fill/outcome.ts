@@ -1,6 +1,7 @@
 import type { Range } from "../catalogue";
+import { type CameOutWay, type Cause, type CauseRow, likely, silent } from "../mix/causes";
 import { RATIO_OFF_PCT } from "../mix/weighing";
-import { type CameOutWay, type Cause, type CauseRow, formatMinutes, likely, plain, silent } from "../units";
+import { formatMinutes, plain } from "../units";
 import { OUTCOMES, type Outcome } from "./outcomes.data";
 
 /** What is on record of a mix, and what its class asks. */
@@ -107,7 +108,7 @@ const CAUSES: ReadonlyArray<CauseRow<MixFacts, Outcome>> = [
 ];
 
 /** Every way a mix may come out badly, with what it may come from by its record. */
-export const outcomesOf = (facts: MixFacts): CameOutWay[] =>
+export const outcomesOf = (facts: MixFacts): CameOutWay<Outcome>[] =>
   OUTCOMES.map(({ outcome, label }) => ({ outcome, label, causes: causesOf(outcome, facts) }));
 
 /** Likely causes of an outcome, what the record speaks for most first. */

@@ -1,7 +1,9 @@
 import { type Static, type TProperties, Type } from "@sinclair/typebox";
 import { CLASS_ROWS, type ClassName, STATIONS } from "../catalogue";
 import { LabSchema } from "../colour/colour.schema";
+import { LOOKS } from "../colour/looks.data";
 import { COLOUR_STATE_NAMES } from "../colour/states.data";
+import { OUTCOMES } from "../fill/outcomes.data";
 import { SCHOOL_NAMES, TEXTURE_NAMES } from "../fill/schools.data";
 import { SPOT_NAMES } from "../fill/spots.data";
 import { BRACE_JOINTS, BRACE_KINDS, BraceSize } from "../join/brace.schema";
@@ -18,6 +20,10 @@ const Station = oneOf(STATIONS.map(({ station }) => station));
 const ClassSchema = oneOf(CLASS_ROWS.map((row) => row.class) as ClassName[]);
 const minutes = () => Type.Optional(Type.Number({ minimum: 0, maximum: 10_000 }));
 const text = (maxLength = 4000) => Type.String({ minLength: 1, maxLength });
+const gloss = () => Type.Number({ minimum: 0, maximum: 100 });
+/** Ways to come out badly: of a mix, then of a coat. */
+const CAME_OUT = [...OUTCOMES.map(({ outcome }) => outcome), ...LOOKS.map(({ look }) => look)] as const;
+export type CameOut = (typeof CAME_OUT)[number];
 const mm = () => Type.Number({ minimum: 0, maximum: 1000 });
 /** What a brace may be let into: the joints of `brace`, and a thin place that is backed. */
 const BRACED = [...BRACE_JOINTS, "worn-thin"] as const;
@@ -164,11 +170,12 @@ export const EventBody = tagged("kind", [
     /** Height against the original surface when it was measured, mm; thickness as it was laid. */
     surface_mm: Type.Optional(Type.Number({ minimum: -1000, maximum: 1000 })),
     applied_mm: Type.Optional(mm()),
+    /** Thickness read off a caliper, mm. */
+    caliper_mm: Type.Optional(mm()),
     /** Film read off a gauge beside what was sanded, µm. */
     film_um: Type.Optional(Type.Number({ minimum: 0, maximum: 10_000 })),
     /** Paper that it used up, put in by the server where the shop counts its sheets. */
     paper: Type.Optional(strict({ grade: GradeInput, sheets: from0(10_000) })),
-    found: Type.Optional(Type.Record(Type.String({ maxLength: 200 }), Type.String({ maxLength: 500 }))),
     against: Type.Optional(Against),
   }),
   /** One cup of a mix that is stirred in several, and not the last: that one is the mix `done`. It has a pot life of its own. */
@@ -209,6 +216,16 @@ export const EventBody = tagged("kind", [
   }),
   /** Looked at when its clock said that it was ready, and still soft: its later stages are reckoned anew. */
   event("found-soft", { op: ref(), note: Type.Optional(Type.String({ maxLength: 2000 })), hands_min: minutes() }),
+  /** How a mix or a coat came out; what the record spoke for then, and what to change in the next one. */
+  event("came-out", {
+    op: ref(),
+    outcome: oneOf(CAME_OUT),
+    causes: Type.Optional(Type.Array(text(500), { maxItems: 20 })),
+    next: Type.Optional(text(500)),
+    hands_min: minutes(),
+  }),
+  /** Gloss of the repair and beside it, as a meter reads it at 60°, and what brings one to the other. */
+  event("sheen-read", { here_gu: gloss(), beside_gu: gloss(), next: Type.Optional(text(500)), hands_min: minutes() }),
   event("skipped", { op: ref(), words: Type.Optional(text(1000)), title: Type.Optional(text(200)), reason: text(2000) }),
   /** "Back to Fill, because …": the operations of those places come again from there on, as the next round. */
   event("round-opened", {
@@ -258,7 +275,7 @@ export const LogEntry = strict({
   id: Type.String({ format: "uuid" }),
   seq: Type.Integer({ minimum: 1 }),
   /** Version of the body; older ones are brought forward by `upcast`. */
-  v: Type.Optional(Type.Literal(2)),
+  v: Type.Optional(Type.Literal(3)),
   at: instant(),
   by: Type.Optional(Type.String({ minLength: 1, maxLength: 200 })),
   corrects: Type.Optional(Type.String({ format: "uuid" })),

@@ -84,6 +84,24 @@ test.each(FIRST)("of the first version, %j is read as today's", (body, now) => {
   expect([entry.v, check(LogEntry, entry)]).toEqual([BODY_VERSION, []]);
 });
 
+/** Bodies as the second version wrote them where it knew less, and as they are read today. */
+const SECOND: ReadonlyArray<readonly [body: StoredEntry["body"], now: object]> = [
+  [
+    { kind: "done", op: "r1/level/measure-after/d1", found: { thickness: "3.2 mm" }, surface_mm: 0.1, note: "at the rim" },
+    { kind: "done", op: "r1/level/measure-after/d1", surface_mm: 0.1, note: "thickness: 3.2 mm. at the rim" },
+  ],
+  [
+    { kind: "done", op: "r1/ready/mask", found: {} },
+    { kind: "done", op: "r1/ready/mask" },
+  ],
+];
+
+test.each(SECOND)("of the second version, %j is read as today's", (body, now) => {
+  const entry = upcast(stored(body, 1, 2));
+  expect(entry.body).toEqual(now);
+  expect([entry.v, check(LogEntry, entry)]).toEqual([BODY_VERSION, []]);
+});
+
 test("what is of today's version passes untouched, and reading twice changes nothing", () => {
   const today = stored({ kind: "done", op: "r1/ready/mask", hands_min: 5 }, 1, BODY_VERSION);
   expect(upcast(today).body).toEqual(today.body);

@@ -184,7 +184,10 @@ export const STATION_ORDER: readonly Station[] = STATIONS.map(({ station }) => s
 
 const STATION_OF: Readonly<
   Record<
-    Exclude<EventKind, "done" | "skipped" | "batch-mixed" | "found-soft" | "round-opened" | "step-added" | "noted" | "withdrawn">,
+    Exclude<
+      EventKind,
+      "done" | "skipped" | "batch-mixed" | "found-soft" | "came-out" | "round-opened" | "step-added" | "noted" | "withdrawn"
+    >,
     Station
   >
 > = {
@@ -200,6 +203,7 @@ const STATION_OF: Readonly<
   "stepped-back": "level",
   "recipe-kept": "colour",
   "swatch-read": "colour",
+  "sheen-read": "colour",
   braced: "join",
   closed: "close",
   reopened: "close",

@@ -13,10 +13,13 @@ interface Upcaster {
 }
 
 /** Brings bodies of older versions forward, one version a row. A new version is a new row with its fixture in the test. */
-export const UPCASTERS: readonly Upcaster[] = [{ id: "1-steps-become-operations", from: 1, up: stepsBecomeOperations }];
+export const UPCASTERS: readonly Upcaster[] = [
+  { id: "1-steps-become-operations", from: 1, up: stepsBecomeOperations },
+  { id: "2-findings-become-words", from: 2, up: findingsBecomeWords },
+];
 
 /** The version that is written today. */
-export const BODY_VERSION = 2;
+export const BODY_VERSION = 3;
 
 /** A stored line as today's code reads it. What no row knows passes as it is: the schema judges it. */
 export function upcast({ v = 1, body, ...entry }: StoredEntry): LogEntry {
@@ -108,4 +111,12 @@ function stepsBecomeOperations(body: StoredEntry["body"]): StoredEntry["body"] {
     default:
       return body;
   }
+}
+
+/** The second version kept findings under names of one's own; the third has a field for each that is known: the old ones stay, as words. */
+function findingsBecomeWords({ found, ...body }: StoredEntry["body"]): StoredEntry["body"] {
+  if (body.kind !== "done" || typeof found !== "object" || found === null) return found === undefined ? body : { ...body, found };
+  const words = Object.entries(found).map(([what, value]) => `${what}: ${String(value)}`);
+  const note = [...words, ...(body.note ? [String(body.note)] : [])].join(". ").slice(0, 2000);
+  return note === "" ? body : { ...body, note };
 }

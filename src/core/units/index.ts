@@ -1,4 +1,3 @@
-export * from "./causes";
 export * from "./drawing";
 export * from "./duration";
 export * from "./length";

@@ -1,11 +1,12 @@
 import type { Operation } from "../plan/plan.schema";
 import { formatMinutes, inSentence, present } from "../units";
+import { type ActState, actState } from "./actState";
 import type { Worked } from "./worked";
 
 /** What may be done with an operation. Times in ms since the epoch. */
 export interface Act {
   readonly op: Operation;
-  readonly state: "done" | "skipped" | "now" | "too-early" | "too-late" | "blocked" | "never";
+  readonly state: Exclude<ActState, "closing"> | "done" | "skipped" | "blocked";
   /** From when it may be done, and until when. */
   readonly from?: number;
   readonly until?: number;
@@ -65,26 +66,15 @@ function timedAct(op: Operation, timed: readonly EdgeTimes[], now: number): Act 
     ...(until === undefined ? {} : { until, since: closing?.since ?? from }),
     ...present({ clock: closing?.clock ?? latest?.clock }),
   };
-  if (from > now) {
+  const state = actState({ from, until }, now);
+  if (state === "too-early") {
     const passed = `${formatMinutes((now - begun) / MINUTE)} of ${formatMinutes((from - begun) / MINUTE)}`;
-    return {
-      op,
-      state: "too-early",
-      ...times,
-      because: `${capital(latest?.because ?? "")}: ${passed}.`,
-      consequence: tooEarly(op),
-      needs: "reason",
-    };
+    return { op, state, ...times, because: `${capital(latest?.because ?? "")}: ${passed}.`, consequence: tooEarly(op), needs: "reason" };
   }
-  if (until !== undefined && until < now)
-    return {
-      op,
-      state: "too-late",
-      ...times,
-      because: `${capital(closing?.because ?? "")}: the window has closed.`,
-      consequence: tooLate(op),
-      needs: "reason",
-    };
+  if (state === "too-late") {
+    const because = `${capital(closing?.because ?? "")}: the window has closed.`;
+    return { op, state, ...times, because, consequence: tooLate(op), needs: "reason" };
+  }
   return { op, state: "now", ...times, because: latest?.because ?? "", needs: "nothing" };
 }
 

@@ -48,6 +48,9 @@ const CHECKS: { readonly [K in EventKind]?: Check<K> } = {
     return admitDone(asked, { kind: "done", op, ...present({ against }) });
   },
   "found-soft": (asked, { op }) => needsPlan(asked) ?? (asked.worked?.clocks.has(op) ? undefined : "No clock was started there."),
+  "came-out": (asked, { op }) =>
+    needsPlan(asked) ??
+    (asked.worked?.marks.get(op)?.status === "done" ? undefined : "It is not on record as done: it can’t have come out yet."),
   parted: ({ treatment }, { damage }) => {
     if (!treatment.damages.some(({ id }) => id === damage)) return "There is no such damage in this treatment.";
     return treatment.damages.length > 1 ? undefined : "It is the only damage here: it is treated apart already.";

@@ -35,8 +35,8 @@ export function partedLog(
   return [...told, ...done];
 }
 
-type OfOperation = Entry<"done"> | Entry<"batch-mixed"> | Entry<"skipped">;
-const isDone = (entry: Entry): entry is OfOperation => is(entry, "done") || is(entry, "batch-mixed") || is(entry, "skipped");
+type OfOperation = Entry<Extract<EventBody, { readonly op: string }>["kind"]>;
+const isDone = (entry: Entry): entry is OfOperation => "op" in entry.body;
 
 const KINDS: readonly string[] = [
   "surveyed",

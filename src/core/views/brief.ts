@@ -1,5 +1,6 @@
 import type { Station } from "../catalogue";
 import { present } from "../units";
+import { type ActState, actState, byUrgency } from "./actState";
 
 /** "Trim with a blade", why, and for how long hands are on it. */
 export interface Words {
@@ -37,7 +38,7 @@ export interface ActBrief {
 
 /** What to do next at a treatment: the act, why, and when. */
 export interface NextAct extends Words {
-  readonly state: "go" | "closing" | "off" | "never" | "closed";
+  readonly state: ActState | "closed";
   readonly station: Station;
   readonly op?: string;
   readonly tokens: readonly number[];
@@ -45,21 +46,6 @@ export interface NextAct extends Words {
   readonly until?: number;
   readonly since?: number;
   readonly material?: string;
-}
-
-const CLOSING_MS = 15 * 60_000;
-
-/** Where one act stands at `now`. Closing: the last 15 minutes, or the last quarter, of an open window. */
-export function stateOf(
-  { from = 0, until, since = from, never }: Pick<BriefAct, "from" | "until" | "since" | "never">,
-  now: number,
-): NextAct["state"] | "missed" {
-  if (never !== undefined) return "never";
-  if (from > now) return "off";
-  if (until === undefined) return "go";
-  if (until < now) return "missed";
-  const last = Math.min(CLOSING_MS, (until - Math.max(from, since)) / 4);
-  return until - now <= last ? "closing" : "go";
 }
 
 const LAST_MS = 60_000;
@@ -75,41 +61,33 @@ export function lastMinuteAt({ closed, acts }: ActBrief, now: number): BriefAct[
 /** What may not be touched yet: one act for each clock and time, by when it may. */
 export function waitsAt({ closed, acts }: ActBrief, now: number): BriefAct[] {
   if (closed) return [];
-  const off = acts.filter((act) => stateOf(act, now) === "off").sort((a, b) => (a.from ?? 0) - (b.from ?? 0));
+  const off = acts.filter((act) => actState(act, now) === "too-early").sort((a, b) => (a.from ?? 0) - (b.from ?? 0));
   return off.filter((act, i) => off.findIndex(({ from, material }) => from === act.from && material === act.material) === i);
 }
-
-const URGENCY: Readonly<Record<NextAct["state"] | "missed", number>> = { closing: 0, never: 1, go: 2, missed: 3, off: 4, closed: 5 };
 
 /** The next act at `now`: a closing window first, then an open one by its end, then what has no limit in order, then what opens first. */
 export function actAt({ closed, station, idle, acts, broken }: ActBrief, now: number): NextAct {
   if (closed) return { state: "closed", station: "close", tokens: [], ...idle };
   if (broken !== undefined) return { state: "never", station, tokens: [], title: "Can’t be worked out", why: broken, hands_min: 5 };
-  const [first] = acts.map((act, i): Ranked => ({ act, i, state: stateOf(act, now) })).sort(byUrgency);
+  const [first] = acts.map((act): Ranked => ({ act, ...act, state: actState(act, now) })).sort(byUrgency);
   const pressing = first && (first.state === "closing" || first.state === "never");
-  if (!first || (CHOOSING.includes(station) && !pressing)) return { state: "go", station, tokens: [], ...idle };
+  if (!first || (CHOOSING.includes(station) && !pressing)) return { state: "now", station, tokens: [], ...idle };
   return nextOf(first);
 }
 
 interface Ranked {
   readonly act: BriefAct;
-  readonly i: number;
-  readonly state: NextAct["state"] | "missed";
+  readonly state: ActState;
 }
 
 /** What has to be decided before hands go on, unless a window is closing. */
 const CHOOSING: readonly Station[] = ["survey", "match"];
 
-function byUrgency(a: Ranked, b: Ranked): number {
-  const when = ({ act, state }: Ranked) => (state === "off" ? (act.from ?? 0) : (act.until ?? Infinity));
-  return URGENCY[a.state] - URGENCY[b.state] || (when(a) === when(b) ? 0 : when(a) - when(b)) || a.i - b.i;
-}
-
 function nextOf({ act, state }: Ranked): NextAct {
   const { title, hands_min, op, tokens, station, material, since } = act;
-  const open = state === "missed" ? {} : present({ from: act.from, until: act.until });
-  const shared = { station, op, tokens, hands_min, ...open, ...present({ since, material }) };
-  if (state === "never") return { ...shared, state, title: "It does not cure here", why: act.never ?? "" };
-  if (state === "missed") return { ...shared, state: "go", title, why: "Its window has closed: look, and say why at its station." };
-  return { ...shared, state, title, why: state === "off" ? act.hands_off : act.why };
+  const open = state === "too-late" ? {} : present({ from: act.from, until: act.until });
+  const shared = { station, op, tokens, hands_min, state, ...open, ...present({ since, material }) };
+  if (state === "never") return { ...shared, title: "It does not cure here", why: act.never ?? "" };
+  if (state === "too-late") return { ...shared, title, why: "Its window has closed: look, and say why at its station." };
+  return { ...shared, title, why: state === "too-early" ? act.hands_off : act.why };
 }

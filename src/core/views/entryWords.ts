@@ -1,6 +1,8 @@
 import { gradeLabel, STANCE_LABELS, stationLabel } from "../catalogue";
+import { LOOKS } from "../colour/looks.data";
 import type { Lab } from "../colour/spectrum";
 import { stateRow } from "../colour/states.data";
+import { OUTCOMES } from "../fill/outcomes.data";
 import { SCHOOLS, textureRow } from "../fill/schools.data";
 import { spotRow } from "../fill/spots.data";
 import { gradeIn } from "../level/ladder";
@@ -14,6 +16,11 @@ import { counted, doseGrams, inSentence, plain } from "../units";
 
 type Names = ReadonlyMap<string, string>;
 type Sayings = { readonly [K in EventKind]: (body: BodyOf<K>, names: Names) => string };
+
+const CAME_OUT_LABELS: ReadonlyMap<string, string> = new Map([
+  ...OUTCOMES.map(({ outcome, label }) => [outcome, label] as const),
+  ...LOOKS.map(({ look, label }) => [look, label] as const),
+]);
 
 const AGAINST = { "too-early": "too early", "too-late": "too late", blocked: "out of order" } as const;
 
@@ -66,16 +73,14 @@ const SAY: Sayings = {
   marked: () => "Moved the mark on the condition map",
   matched: ({ stance, chain }) =>
     `Chose ${chain.map((link) => `${inSentence(materialTaken(link).name)}${link.because ? ` (against the rules: ${link.because})` : ""}`).join(" → ")}, ${STANCE_LABELS[stance].toLowerCase()}`,
-  done: ({ start, portion_g, note, surface_mm, film_um, paper, found, against, ...said }, names) =>
+  done: ({ start, portion_g, note, surface_mm, caliper_mm, film_um, paper, against, ...said }, names) =>
     [
       `${opName(said, names)}${started(start)}`,
       portion_g === undefined ? "" : `${doseGrams(portion_g)} of a batch that was mixed for several`,
       paper ? `${plain(paper.sheets, 2)} of a sheet used up` : "",
       film_um === undefined ? "" : `film ${plain(film_um, 0)} µm by the gauge`,
       surface_mm === undefined ? "" : `measured ${plain(Math.abs(surface_mm), 2)} mm ${surface_mm < 0 ? "low" : "proud"}`,
-      Object.entries(found ?? {})
-        .map(([place, what]) => `${place}: ${what}`)
-        .join(", "),
+      caliper_mm === undefined ? "" : `${plain(caliper_mm, 2)} mm thick by the caliper`,
       note ?? "",
       against ? `${AGAINST[against.state]}, because ${against.because}` : "",
     ]
@@ -87,6 +92,10 @@ const SAY: Sayings = {
     `Recipe ${called}: ${parts.map((part) => `${part.name} ${plain(part.pct, part.pct < 10 ? 1 : 0)} %${mass_g ? ` (${doseGrams((mass_g * part.pct) / 100)})` : ""}`).join(", ")}${off === undefined ? "" : `, reckoned ${plain(off, 1)} dE00 off`}${ended ? `, dried to ${labText(ended)}` : ""}`,
   "swatch-read": ({ name: called, state, lab, by }) => `Swatch ${called}, ${stateRow(state).label}: ${labText(lab)}, ${by}`,
   "found-soft": ({ op, note }, names) => `Still soft: ${opName({ op }, names)}${note ? `. ${note}` : ""}`,
+  "came-out": ({ op, outcome, causes = [], next }, names) =>
+    `${opName({ op }, names)}: ${inSentence(CAME_OUT_LABELS.get(outcome) ?? outcome)}. ${causes.length > 0 ? `Likely: ${causes.join(" ")}` : "Nothing on record tells why."}${next ? ` Next: ${next}` : ""}`,
+  "sheen-read": ({ here_gu, beside_gu, next }) =>
+    `Sheen: ${plain(here_gu, 0)} gloss units here, ${plain(beside_gu, 0)} beside it${next ? `. ${next}` : ""}`,
   parted: ({ title }) => `Treated apart from here on: ${title}`,
   skipped: ({ reason, ...said }, names) => `Left out: ${opName(said, names)}. ${reason}`,
   "round-opened": ({ station, places, because }) => `Back to ${stationLabel(station)}, ${places.join(", ")}: ${because}`,

@@ -1,4 +1,5 @@
 import { present } from "../units";
+import { actState } from "./actState";
 import type { OperationView } from "./operationView";
 
 /** What a page shows of an operation's time: the record's word, brought to the clock on the wall. */
@@ -31,6 +32,6 @@ function afterKept({ after = [] }: OperationView, kept: ReadonlyMap<string, numb
 }
 
 function byTimes(from: number | undefined, until: number | undefined, now: number): Live {
-  const state = (from ?? 0) > now ? "too-early" : until !== undefined && until < now ? "too-late" : "now";
-  return { state, ...present({ from, until }) };
+  const state = actState({ from, until }, now);
+  return { state: state === "closing" ? "now" : state, ...present({ from, until }) };
 }

@@ -24,7 +24,7 @@ const AIR = { temp_C: 18, rh_pct: 50 };
 const line = (body: EventBody, seq: number): LogEntry => ({
   id: `00000000-0000-4000-8000-${String(seq).padStart(12, "0")}`,
   seq,
-  v: 2,
+  v: 3,
   at: new Date(AT - 7_200_000 + seq * 60_000).toISOString(),
   body,
 });

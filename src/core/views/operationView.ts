@@ -3,11 +3,12 @@ import { type CoatFacts, looksOf } from "../colour/looks";
 import { workingRange } from "../cure/working";
 import { type MixFacts, outcomesOf } from "../fill/outcome";
 import { nextBatch } from "../mix/batches";
+import type { CameOutWay } from "../mix/causes";
 import type { Operation } from "../plan/plan.schema";
-import type { BodyOf, Start } from "../record/events.schema";
+import type { BodyOf, CameOut, Start } from "../record/events.schema";
 import { materialTaken, type Treatment } from "../record/treatment";
 import { placeSize } from "../survey/place";
-import { type CameOutWay, present } from "../units";
+import { plain, present } from "../units";
 import type { Act } from "./acts";
 import { type JarChoice, jarsFor, type StockProduct } from "./stock";
 import type { MixedBatch, Worked } from "./worked";
@@ -62,7 +63,7 @@ export interface OperationView
     /** Measured so far below the old surface, mm, and no round has met it yet. */
     readonly low_mm?: number;
     /** Of a mix or a coat: what each way to come out badly may come from, likeliest first. */
-    readonly came_out?: readonly CameOutWay[];
+    readonly came_out?: readonly CameOutWay<CameOut>[];
   };
 }
 
@@ -221,7 +222,7 @@ function lowOf({ kind }: Operation, body: BodyOf<"done"> | BodyOf<"skipped">): {
 const DRIES: readonly string[] = ["water", "alcohol", "ketone", "hydrocarbon"];
 
 /** What a mix or a coat that came out badly may come from, by what is on record of it. */
-function cameOut(op: Operation, body: BodyOf<"done"> | BodyOf<"skipped">): { came_out?: readonly CameOutWay[] } {
+function cameOut(op: Operation, body: BodyOf<"done"> | BodyOf<"skipped">): { came_out?: readonly CameOutWay<CameOut>[] } {
   if (body.kind !== "done" || !body.start) return {};
   if (op.starts === "mixed") return { came_out: outcomesOf(mixFacts(op, body, body.start)) };
   return op.starts === "coated" ? { came_out: looksOf(coatFacts(op, body, body.start)) } : {};
@@ -265,7 +266,8 @@ function markView(
   body: BodyOf<"done"> | BodyOf<"skipped">,
 ): NonNullable<OperationView["mark"]> {
   if (body.kind === "skipped") return { entry, at, ...(by ? { by } : {}), words: body.reason };
-  const words = [...Object.values(body.found ?? {}), ...(body.note ? [body.note] : [])].join(". ");
+  const measured = body.caliper_mm === undefined ? [] : [`${plain(body.caliper_mm, 2)} mm thick`];
+  const words = [...measured, ...(body.note ? [body.note] : [])].join(". ");
   return {
     entry,
     at,

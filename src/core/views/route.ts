@@ -1,8 +1,9 @@
 import { type Station, stationLabel } from "../catalogue";
 import { STATION_ORDER, type Treatment } from "../record/treatment";
 import { formatMinutes, type Wall } from "../units";
+import { actState } from "./actState";
 import type { ActBrief, NextAct } from "./brief";
-import { actAt, stateOf } from "./brief";
+import { actAt } from "./brief";
 import type { Worked } from "./worked";
 
 /** A damage's number on its way: where it stands, and whether it waits. */
@@ -125,7 +126,7 @@ function tokensOf(treatment: Treatment, worked: Worked | undefined, brief: ActBr
     const open = worked?.repair.operations.filter((operation) => !worked.marks.has(operation.id) && operation.damages.includes(id)) ?? [];
     const station: Station = !settled ? "match" : (open[0]?.station ?? "close");
     const mine = brief.acts.filter(({ tokens }) => tokens.includes(i + 1));
-    const waits = mine.length > 0 && mine.every((act) => stateOf(act, now) === "off");
+    const waits = mine.length > 0 && mine.every((act) => actState(act, now) === "too-early");
     const round = open[0]?.round ?? 1;
     at.set(station, [...(at.get(station) ?? []), { number: i + 1, damage: id, waits, ...(round > 1 ? { round } : {}) }]);
   });

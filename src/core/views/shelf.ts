@@ -1,6 +1,7 @@
 import type { Station } from "../catalogue";
 import { formatMinutes, type Wall } from "../units";
-import { type ActBrief, type BriefAct, stateOf } from "./brief";
+import { actState } from "./actState";
+import type { ActBrief, BriefAct } from "./brief";
 
 /** What a plate on the Shelf says; computed from the brief and the time alone. */
 export interface Plate {
@@ -49,9 +50,9 @@ export function byRank(a: Plate, b: Plate): number {
 function plateOf(act: BriefAct, now: number, wall: Wall): Plate | undefined {
   const { op: key, station, material = "a wait", title, from = 0, until, since = from } = act;
   const base = { key, station, material };
-  const state = stateOf(act, now);
+  const state = actState(act, now);
   if (state === "never") return { ...base, sign: "never", word: "Does not cure", left: "–", until: act.never ?? "", used: 1, rank: [0, 0] };
-  if (state === "off")
+  if (state === "too-early")
     return {
       ...base,
       sign: "off",
@@ -61,7 +62,7 @@ function plateOf(act: BriefAct, now: number, wall: Wall): Plate | undefined {
       used: share(since, from, now),
       rank: [1, from],
     };
-  if (state === "missed" || state === "closed") return undefined;
+  if (state === "too-late") return undefined;
   if (until === undefined && act.material === undefined) return undefined;
   if (until === undefined) return { ...base, sign: "go", word: short(title), left: "now", until: "no hurry", used: 1, rank: [2, from] };
   return {

@@ -23,7 +23,7 @@ let ids = 0;
 function line(body: EventBody, seq: number, corrects?: string): LogEntry {
   ids += 1;
   const id = `00000000-0000-4000-8000-${String(ids).padStart(12, "0")}`;
-  return { id, seq, v: 2, at: new Date(AT - 3_600_000 + seq * 1000).toISOString(), body, ...(corrects ? { corrects } : {}) };
+  return { id, seq, v: 3, at: new Date(AT - 3_600_000 + seq * 1000).toISOString(), body, ...(corrects ? { corrects } : {}) };
 }
 const begun = () => [surveyed(), matched].map((body, i) => line(body, i + 1));
 

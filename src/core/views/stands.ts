@@ -38,7 +38,7 @@ function failure(log: readonly LogEntry[], work: WorkOut): string | undefined {
 }
 
 /** Nothing of a plan is read from these. */
-const INERT: readonly EventKind[] = ["noted", "marked", "recipe-kept", "swatch-read"];
+const INERT: readonly EventKind[] = ["noted", "marked", "recipe-kept", "swatch-read", "came-out", "sheen-read"];
 
 /** What a refusal of an entry is said of: its own figures, else the whole of it. */
 const FIELD: Partial<Readonly<Record<EventKind, string>>> = {

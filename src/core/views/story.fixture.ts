@@ -26,7 +26,7 @@ export function logOf(...entries: readonly Told[]): LogEntry[] {
   return entries.map(([minutesAgo, body, corrects], i) => ({
     id: idOf(i + 1),
     seq: i + 1,
-    v: 2,
+    v: 3,
     at: new Date(NOON - minutesAgo * MINUTE).toISOString(),
     by: "M.",
     ...(corrects ? { corrects } : {}),

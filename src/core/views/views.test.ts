@@ -164,12 +164,12 @@ describe("rounds", () => {
 describe("what pages show", () => {
   test("the next act: a survey, a choice, then the operations; closing windows first", () => {
     const none = readLog([]);
-    expect(actAt(briefOf(none, undefined, NOON), NOON)).toMatchObject({ station: "survey", state: "go" });
+    expect(actAt(briefOf(none, undefined, NOON), NOON)).toMatchObject({ station: "survey", state: "now" });
     expect(see(CHOSEN).next).toMatchObject({ station: "ready", op: "r1/ready/photograph" });
     const mixing: Told[] = [...CHOSEN, ...ready, [50, mixed(1)]];
     const until = ((see(mixing, -45).act("r1/fill/place-1/d1/loss").until ?? 0) - NOON) / MINUTE;
     expect(see(mixing, until - 5).next).toMatchObject({ station: "fill", state: "closing", op: "r1/fill/place-1/d1/loss" });
-    expect(see(MIXED).next).toMatchObject({ state: "off", op: MIX_2, why: expect.stringContaining("not ready") });
+    expect(see(MIXED).next).toMatchObject({ state: "too-early", op: MIX_2, why: expect.stringContaining("not ready") });
   });
 
   test("the Shelf: hands off, then work, then nothing once it is done", () => {

@@ -4,6 +4,7 @@ import { useRouter } from "next/navigation";
 import type { PieceKind } from "@/core/catalogue";
 import { isOpen } from "@/core/shop/shop";
 import { formatMinutes } from "@/core/units";
+import { byUrgency } from "@/core/views/actState";
 import { actAt, type BriefAct, type NextAct, waitsAt } from "@/core/views/brief";
 import { MOST_COUNTED } from "@/core/views/listed";
 import { useShortcut } from "../frame/keys";
@@ -37,7 +38,7 @@ const MOST_LINES = 8;
 export function Bench({ items, more }: { items: readonly BenchItem[]; more: number }) {
   const now = useNow();
   const all = items.map((item): Doable => ({ item, act: actAt(item.brief, now) }));
-  const doable = all.filter(({ act }) => act.state !== "off" && act.state !== "closed").sort(byUrgency);
+  const doable = all.filter(({ act }) => act.state !== "too-early" && act.state !== "closed").sort((a, b) => byUrgency(a.act, b.act));
   const waiting = items.flatMap((item) => waitsAt(item.brief, now).map((act): Waiting => ({ item, act }))).sort(byOpening);
   const [first, ...rest] = doable;
   const nextOpening = waiting[0];
@@ -55,7 +56,7 @@ export function Bench({ items, more }: { items: readonly BenchItem[]; more: numb
         )}
       </section>
       <HandsOff waiting={waiting} />
-      <DayLine all={[...doable.flatMap(timed), ...waiting.map(({ item, act }): Timed => ({ item, act, state: "off" }))]} />
+      <DayLine all={[...doable.flatMap(timed), ...waiting.map(({ item, act }): Timed => ({ item, act, state: "too-early" }))]} />
     </div>
   );
 }
@@ -64,18 +65,7 @@ const byOpening = (a: Waiting, b: Waiting) => (a.act.from ?? 0) - (b.act.from ??
 
 /** A doable act with a window, for the line of the day. */
 function timed({ item, act }: Doable): Timed[] {
-  return act.from !== undefined && (act.state === "go" || act.state === "closing") ? [{ item, act, state: act.state }] : [];
-}
-
-const URGENCY: Readonly<Record<NextAct["state"], number>> = { closing: 0, never: 1, go: 2, off: 3, closed: 4 };
-
-/** Closing windows first, then open windows by their end, then what has no limit. */
-function byUrgency(a: Doable, b: Doable): number {
-  return (
-    URGENCY[a.act.state] - URGENCY[b.act.state] ||
-    (a.act.until ?? Number.POSITIVE_INFINITY) - (b.act.until ?? Number.POSITIVE_INFINITY) ||
-    0
-  );
+  return act.from !== undefined && (act.state === "now" || act.state === "closing") ? [{ item, act, state: act.state }] : [];
 }
 
 const hrefOf = ({ item, act }: Doable | Waiting) => `/treatments/${item.id}/${act.station}${act.op ? `#${act.op}` : ""}`;
@@ -141,6 +131,12 @@ function HeroState({ act, until }: { act: NextAct; until: string }) {
     return (
       <Sign name="never" size={16} className="hero-state never">
         Does not cure here
+      </Sign>
+    );
+  if (act.state === "too-late")
+    return (
+      <Sign name="never" size={16} className="hero-state never">
+        Its window has closed
       </Sign>
     );
   return (

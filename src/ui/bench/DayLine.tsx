@@ -9,13 +9,13 @@ import { dayLine, HEIGHT, type PlacedWindow, WIDTH, type WindowOnLine } from "./
 export interface Timed {
   readonly item: ShelfItem;
   readonly act: Pick<BriefAct, "title" | "from" | "until">;
-  readonly state: "go" | "closing" | "off";
+  readonly state: "now" | "closing" | "too-early";
 }
 
 const FILLS: Readonly<Record<PlacedWindow["state"], { fill: string; ink: string }>> = {
-  go: { fill: "var(--color-verdigris)", ink: "#fff" },
+  now: { fill: "var(--color-verdigris)", ink: "#fff" },
   closing: { fill: "var(--color-orpiment)", ink: "var(--color-boneblack)" },
-  off: { fill: "var(--color-panel)", ink: "var(--color-ink)" },
+  "too-early": { fill: "var(--color-panel)", ink: "var(--color-ink)" },
 };
 
 /** The windows of today and tomorrow morning to time, the night folded; on narrow screens a list of times. */

@@ -7,7 +7,7 @@ export interface WindowOnLine {
   readonly name: string;
   readonly from: number;
   readonly until?: number;
-  readonly state: "go" | "closing" | "off";
+  readonly state: "now" | "closing" | "too-early";
 }
 
 export interface PlacedWindow {
@@ -125,7 +125,7 @@ const LABELS: Readonly<Record<"inside" | "after" | "before", LabelPlace>> = {
 
 function times({ from, until, state }: WindowOnLine, when: (ms: number) => string): string {
   if (until === undefined) return `from ${when(from)}`;
-  return state === "off" ? `${when(from)} to ${when(until)}` : `until ${when(until)}`;
+  return state === "too-early" ? `${when(from)} to ${when(until)}` : `until ${when(until)}`;
 }
 
 function hourMarks(

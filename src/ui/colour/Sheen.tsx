@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { middleOf, SHEENS, sheenWay, sheenWords } from "@/core/colour/sheen";
+import { middleOf, SHEENS, type SheenWay, sheenWay, sheenWords } from "@/core/colour/sheen";
 import { plain } from "@/core/units";
 import { useKept } from "../forms/kept";
 import { NumberField } from "../forms/NumberField";
@@ -21,7 +21,11 @@ export function Sheen({ thin }: { thin: boolean }) {
   const [here, beside] = [gloss(kept.here), gloss(kept.beside)];
   const way = here !== undefined && beside !== undefined ? sheenWay(here, beside, thin) : undefined;
   const [saved, setSaved] = useState("");
-  const text = `Sheen: ${plain(here ?? 0, 0)} gloss units here, ${plain(beside ?? 0, 0)} beside it. ${way?.words ?? ""}`;
+  const text = `${here} ${beside} ${way?.words}`;
+  const record = async ({ words: next }: SheenWay) => {
+    if (here === undefined || beside === undefined) return;
+    if (await log.write({ kind: "sheen-read", here_gu: here, beside_gu: beside, next })) setSaved(text);
+  };
   const field = (name: keyof typeof START, label: string) => (
     <div>
       <NumberField
@@ -68,12 +72,7 @@ export function Sheen({ thin }: { thin: boolean }) {
           )}
           {way.way !== "leave" && (
             <div className="btn-row">
-              <button
-                type="button"
-                className="btn"
-                disabled={log.busy}
-                onClick={() => void log.write({ kind: "noted", station: "colour", text }).then((written) => written && setSaved(text))}
-              >
+              <button type="button" className="btn" disabled={log.busy} onClick={() => void record(way)}>
                 Put it in the record
               </button>
               {saved === text && <Sign name="done">It is in the record</Sign>}

@@ -52,13 +52,20 @@ function Piece({ id, kind, piece, title, reference }: ObjectItem) {
 function Where({ item, act }: Row) {
   return (
     <>
-      <MiniRoute marks={item.marks} here={act.state === "closed" ? undefined : act.station} waiting={act.state === "off"} />
+      <MiniRoute marks={item.marks} here={act.state === "closed" ? undefined : act.station} waiting={act.state === "too-early"} />
       <span className="sub">{act.state === "closed" ? "Closed" : stationLabel(act.station)}</span>
     </>
   );
 }
 
-const SIGNS: Readonly<Record<NextAct["state"], SignName>> = { go: "go", closing: "soon", off: "off", never: "never", closed: "done" };
+const SIGNS: Readonly<Record<NextAct["state"], SignName>> = {
+  now: "go",
+  closing: "soon",
+  "too-early": "off",
+  "too-late": "never",
+  never: "never",
+  closed: "done",
+};
 
 function Next({ act }: { act: NextAct }) {
   const now = useNow(15_000);
@@ -75,8 +82,9 @@ function Next({ act }: { act: NextAct }) {
 
 function actTime({ state, from, until, hands_min }: NextAct, now: number, when: (ms: number) => string): string {
   if (state === "closed") return "signed";
-  if (state === "off") return when(from ?? now);
+  if (state === "too-early") return when(from ?? now);
   if (until !== undefined) return `until ${when(until)}`;
+  if (state === "too-late") return "window closed";
   return state === "never" ? "needs a decision" : `now, ${formatMinutes(hands_min)}`;
 }
 

@@ -1,25 +1,25 @@
 "use client";
 import { useState } from "react";
-import type { CameOutWay } from "@/core/units";
+import type { CameOutWay } from "@/core/mix/causes";
+import type { CameOut as Outcome } from "@/core/record/events.schema";
+import { present } from "@/core/units";
 import type { OperationView } from "@/core/views/operationView";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
 
 interface Props {
   readonly operation: OperationView;
-  readonly ways: readonly CameOutWay[];
+  readonly ways: readonly CameOutWay<Outcome>[];
 }
 
 /** How a mix or a coat came out, and where it came out badly what it may come from: what the record speaks for first; and what to change. */
 export function CameOut({ operation, ways }: Props) {
   const log = useLog();
-  const [outcome, setOutcome] = useState<string>();
+  const [outcome, setOutcome] = useState<Outcome>();
   const way = ways.find((each) => each.outcome === outcome);
-  const record = async ({ label, causes, next }: CameOutWay) => {
+  const record = async ({ outcome: found, causes, next }: CameOutWay<Outcome>) => {
     const seen = causes.filter(({ seen: speaks }) => speaks).map(({ text }) => text);
-    const likely = seen.length > 0 ? `Likely: ${seen.join(" ")}` : "Nothing on record tells why.";
-    const text = `${operation.text.split(":")[0]}: ${label.toLowerCase()}. ${likely}${next ? ` Next: ${next}` : ""}`;
-    if (await log.write({ kind: "noted", station: operation.station, text: text.slice(0, 2000) })) setOutcome(undefined);
+    if (await log.write({ kind: "came-out", op: operation.id, outcome: found, causes: seen, ...present({ next }) })) setOutcome(undefined);
   };
   return (
     <details>

@@ -1,5 +1,6 @@
 "use client";
 import { doseGrams, formatMinutes, inSentence, plain, type Wall } from "@/core/units";
+import { actState } from "@/core/views/actState";
 import { liveOf } from "@/core/views/live";
 import type { OperationView } from "@/core/views/operationView";
 import type { Air } from "../frame/climate";
@@ -111,7 +112,7 @@ function When({ operation, state, now, wall }: { operation: OperationView; state
   if (until === undefined) return null;
   return (
     <p>
-      <Sign name={until - now < 15 * 60_000 ? "soon" : "go"}>now, until {wall.when(until, now)}</Sign>
+      <Sign name={actState(operation, now) === "closing" ? "soon" : "go"}>now, until {wall.when(until, now)}</Sign>
     </p>
   );
 }

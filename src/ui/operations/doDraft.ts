@@ -1,5 +1,4 @@
 import type { BodyOf } from "@/core/record/events.schema";
-import { plain } from "@/core/units";
 import type { OperationView } from "@/core/views/operationView";
 import type { JarChoice } from "@/core/views/stock";
 import { parseNumber } from "../forms/parse";
@@ -167,10 +166,10 @@ export function batchBody(
 }
 
 /** What was measured: a height, or the thickness of an overlay, which is low by what it misses. */
-function heightOf(read: number, { caliper }: OperationView): Pick<BodyOf<"done">, "surface_mm" | "found"> {
+function heightOf(read: number, { caliper }: OperationView): Pick<BodyOf<"done">, "surface_mm" | "caliper_mm"> {
   if (!caliper) return { surface_mm: read };
   const { target_mm } = caliper;
-  return { found: { thickness: `${plain(read, 2)} mm` }, ...(target_mm === undefined ? {} : { surface_mm: read - target_mm }) };
+  return { caliper_mm: read, ...(target_mm === undefined ? {} : { surface_mm: read - target_mm }) };
 }
 
 /** The entry that records it. */

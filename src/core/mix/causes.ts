@@ -18,8 +18,8 @@ export interface CauseRow<Facts, Outcome extends string> {
 }
 
 /** A way to come out badly, with what it may come from and what to do about it. */
-export interface CameOutWay {
-  readonly outcome: string;
+export interface CameOutWay<Outcome extends string> {
+  readonly outcome: Outcome;
   readonly label: string;
   readonly causes: readonly Cause[];
   /** What to change in the next one. */
