@@ -21,7 +21,7 @@ const VIEWS = [
   ["join", `/treatments/${treatment("figure-hand")}/join`, 1280, 800],
   ["brace", `/treatments/${treatment("carousel-hare")}/join`, 1280, 800, "section[aria-label='Brace']"],
   ["fill", `/treatments/${treatment("lemonade-jar")}/fill`, 1280, 800, "section[aria-label='Section']"],
-  ["fill-tablet", `/treatments/${treatment("lemonade-jar")}/fill`, 820, 1180],
+  ["written-up", `/treatments/${treatment("booth-counter")}/written-up`, 1280, 800],
   ["level", `/treatments/${treatment("booth-counter")}/level`, 1280, 800, "section[aria-label='Ladder']"],
   ["colour", `/treatments/${treatment("carousel-hare")}/colour`, 1280, 800],
   [

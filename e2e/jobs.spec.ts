@@ -454,7 +454,7 @@ test("job 14: a scratch sprayed and cut: a gauge reading after the first cut say
   await expect(film.getByText(/^(Stop before|Tape the edges before)/)).toBeVisible();
   await workOff(page, treatment, before("close"), 20 * 24);
   await go(page, treatment, "close");
-  await expect(page.getByText(/fine compound/).first()).toBeAttached();
+  await expect(page.getByText(/^Polish (with .* compound|to gloss)/i).first()).toBeAttached();
 });
 
 test("job 15: a jar’s rim: a blade and coarse paper inside the tape, P1200 over the edge, the drawer counts what it took", async ({

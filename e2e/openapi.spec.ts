@@ -68,6 +68,8 @@ test("every route answers as it is described", async ({ page }) => {
   const entry = (version: number, body: object) => ({ data: { key: id(), version, body } });
   await ask("writeEntry", log, entry(0, SURVEYED));
   await ask("writeEntry", log, entry(1, { ...SURVEYED, damage: "d2", title: "second chip" }));
+  const photographed = { kind: "done", op: "r1/ready/photograph", hands_min: 5 };
+  await ask("writeUp", log, { data: { version: 2, entries: [{ key: id(), body: photographed }] } });
   await ask("compareWays", log, { data: { survey: SURVEYED.survey, stance: "service" } });
   await ask("treatApart", log, { data: { to: id(), damage: "d2", version: 2, title: "second chip" } });
   const picture = id();

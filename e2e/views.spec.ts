@@ -20,6 +20,7 @@ const VIEWS: ReadonlyArray<readonly [name: string, path: () => string]> = [
   ["fill", () => `/treatments/${demoTreatment("lemonade-jar")}/fill`],
   ["level", () => `/treatments/${demoTreatment("booth-counter")}/level`],
   ["colour", () => `/treatments/${demoTreatment("carousel-hare")}/colour`],
+  ["written up", () => `/treatments/${demoTreatment("booth-counter")}/written-up`],
   ["close", () => `/treatments/${demoTreatment("prize-saucer")}/close`],
   ["record", () => `/treatments/${demoTreatment("prize-saucer")}/record`],
 ];

@@ -6,4 +6,5 @@ export * from "./present";
 export * from "./scene";
 export * from "./sceneLayout";
 export * from "./time";
+export * from "./typedTime";
 export * from "./words";

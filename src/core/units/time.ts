@@ -12,8 +12,8 @@ export interface Wall {
   minuteOfDay(ms: number): number;
   /** `2026-10-07` */
   date(ms: number): string;
-  /** The moment of a day and hour on this clock, ms; in the hour that comes twice, the first of the two. */
-  moment(date: string, hour: number): number;
+  /** The moment of a day, hour and minute on this clock, ms; in the hour that comes twice, the first of the two. */
+  moment(date: string, hour: number, minute?: number): number;
 }
 
 const walls = new Map<string, Wall>();
@@ -62,8 +62,8 @@ function makeWall(timeZone: string): Wall {
     return Date.parse(`${date(ms)}T${hour}:${minute}:00Z`) - Math.floor(ms / MINUTE_MS) * MINUTE_MS;
   };
   return {
-    moment: (on, hour) => {
-      const asUtc = Date.parse(`${on}T${String(hour).padStart(2, "0")}:00:00Z`);
+    moment: (on, hour, minute = 0) => {
+      const asUtc = Date.parse(`${on}T${String(hour).padStart(2, "0")}:${String(minute).padStart(2, "0")}:00Z`);
       const near = asUtc - ahead(asUtc);
       return asUtc - ahead(near);
     },

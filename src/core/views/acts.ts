@@ -78,7 +78,7 @@ function timedAct(op: Operation, timed: readonly EdgeTimes[], now: number): Act 
   return { op, state: "now", ...times, because: latest?.because ?? "", needs: "nothing" };
 }
 
-interface EdgeTimes {
+export interface EdgeTimes {
   readonly from: number;
   readonly since: number;
   readonly until?: number;
@@ -89,7 +89,10 @@ interface EdgeTimes {
 }
 
 /** When one thing that is waited for lets this begin: by its own clock where one runs, else by the plan's minutes. */
-function edgeTimes({ op, min_min, max_min, stage, closes, because }: Operation["after"][number], { marks, clocks }: Worked): EdgeTimes {
+export function edgeTimes(
+  { op, min_min, max_min, stage, closes, because }: Operation["after"][number],
+  { marks, clocks }: Worked,
+): EdgeTimes {
   const since = Date.parse(marks.get(op)?.at ?? "1970-01-01T00:00:00Z");
   const clock = clocks.get(op);
   const at = (name: string | undefined) => clock?.stages.find((each) => each.stage === name);

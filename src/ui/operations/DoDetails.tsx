@@ -6,7 +6,7 @@ import type { OperationView } from "@/core/views/operationView";
 import { FieldError } from "../forms/FieldError";
 import { TypedField } from "../forms/TypedField";
 import { Sign } from "../signs/Sign";
-import { type DoDraft, type DoErrors, jarOf, NO_JAR } from "./doDraft";
+import { type DoDraft, type DoErrors, isMeasured, jarOf, NO_JAR } from "./doDraft";
 
 interface Props {
   readonly operation: OperationView;
@@ -69,7 +69,7 @@ export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh, byH
         </label>
       )}
       {jars && jars.length > 1 && <SecondJar jars={jars} draft={draft} change={change} wrong={wrong.also_g} />}
-      {MEASURED.includes(kind) && (
+      {isMeasured(operation) && (
         <TypedField
           label={operation.caliper ? "Thickness by the caliper, mm" : "Height against the old surface, mm (minus: low)"}
           wrong={wrong.measured}
@@ -136,9 +136,6 @@ function SecondJar({ jars, draft, change, wrong }: SecondJarProps) {
     </>
   );
 }
-
-/** What is done to a height can be measured after it. */
-const MEASURED: readonly OperationView["kind"][] = ["check", "place", "pour", "grit", "file"];
 
 /** What was poured against the ratio; a slip is put right by adding, never by taking out. */
 function Ratio({ parts, grams }: { parts: NonNullable<OperationView["parts"]>; grams: readonly string[] }) {

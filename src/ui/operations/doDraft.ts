@@ -135,6 +135,10 @@ function startOf({ start, parts, jars }: OperationView, draft: DoDraft, air: Air
   };
 }
 
+/** What is done to a height can be measured after it. */
+const MEASURED: readonly OperationView["kind"][] = ["check", "place", "pour", "grit", "file"];
+export const isMeasured = ({ kind }: OperationView): boolean => MEASURED.includes(kind);
+
 /** A batch that another follows. */
 export const isCup = ({ batch }: OperationView): boolean => batch !== undefined && batch.n < batch.of;
 

@@ -6,7 +6,7 @@ import type { RouteStop } from "@/core/views/route";
 import { useShortcut } from "../frame/keys";
 
 /** The way of a treatment, edge to edge: walked, now, to come, with the waits between. */
-export function Route({ treatment, stops, here }: { treatment: string; stops: readonly RouteStop[]; here: Station }) {
+export function Route({ treatment, stops, here }: { treatment: string; stops: readonly RouteStop[]; here: Station | "written-up" }) {
   const router = useRouter();
   const index = stops.findIndex(({ station }) => station === here);
   const go = (i: number) => {

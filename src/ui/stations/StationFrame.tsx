@@ -37,7 +37,7 @@ export function StationFrame({
 }: {
   head: TreatmentHead;
   stops: readonly RouteStop[];
-  here: Station;
+  here: Station | "written-up";
   right?: ReactNode;
   children: ReactNode;
 }) {
@@ -54,6 +54,11 @@ export function StationFrame({
           {head.settled && (
             <Link className="btn small" href={`/treatments/${head.id}/survey?damage=${head.next_damage}`}>
               Another damage
+            </Link>
+          )}
+          {head.settled && here !== "written-up" && (
+            <Link className="btn small" href={`/treatments/${head.id}/written-up`}>
+              Write up
             </Link>
           )}
           {right}

@@ -25,7 +25,7 @@ export interface StationView extends TreatmentPage {
 /** The page of one station: reads the treatment, draws head and route, leaves the work to `render`. */
 export async function stationPage(
   params: Promise<{ id: string }>,
-  station: Station,
+  station: Station | "written-up",
   render: (view: StationView) => ReactNode,
   right?: ReactNode,
 ): Promise<ReactNode> {
@@ -52,7 +52,7 @@ export async function stationPage(
       const stops = routeOf(treatment, worked, item.brief, wall(time_zone), now);
       const needed = (each: Station) =>
         worked === undefined || each === "close" || worked.repair.operations.some((operation) => operation.station === each);
-      const next = STATION_ORDER.slice(STATION_ORDER.indexOf(station) + 1).find(needed) ?? "close";
+      const next = STATION_ORDER.slice(STATION_ORDER.indexOf(station as Station) + 1).find(needed) ?? "close";
       return (
         <StationFrame head={head} stops={stops} here={station} right={right}>
           {render({ ...page, id, next })}
