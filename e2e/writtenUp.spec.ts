@@ -14,12 +14,13 @@ test("in the evening: what was done is given its times by keyboard and kept in o
   await page.getByLabel("Hands began").fill("yesterday 9");
   const done = page.getByRole("list", { name: "Done by now" });
   const time = (title: string) => done.getByRole("textbox", { name: `Done at: ${title}`, exact: true });
-  const rowOf = (title: string) => done.getByRole("listitem").filter({ has: page.getByText(title, { exact: true }) });
-  await expect(time("Photograph it")).toHaveAttribute("placeholder", /9:0\d$/);
+  const first = done.getByRole("listitem").first();
+  const title = (await first.locator("b").first().textContent()) ?? "";
+  await expect(time(title)).toHaveAttribute("placeholder", /9:0\d$/);
 
   // down the column by Enter; +15 counts from the one before
-  await time("Photograph it").fill("yesterday 9:10");
-  await time("Photograph it").press("Enter");
+  await time(title).fill("yesterday 9:10");
+  await time(title).press("Enter");
   await page.keyboard.type("+15");
   const second = done.getByRole("listitem").nth(1);
   await expect(second).toContainText("9:25");
@@ -29,10 +30,10 @@ test("in the evening: what was done is given its times by keyboard and kept in o
   const third = done.getByRole("listitem").nth(2);
   await third.getByRole("textbox", { name: /^Done at/ }).fill("yesterday 8");
   await expect(third).toContainText("Out of order");
-  const before = await page.getByRole("button", { name: /^Keep \d+ acts/ }).textContent();
+  const before = await page.getByRole("button", { name: /^Keep \d+ acts?/ }).textContent();
   await third.getByRole("button", { name: /^It was so, say why/ }).click();
   await third.getByLabel(/^Why it was done all the same/).fill("the file came before the camera");
-  await expect(page.getByRole("button", { name: /^Keep \d+ acts/ })).not.toHaveText(before ?? "");
+  await expect(page.getByRole("button", { name: /^Keep \d+ acts?/ })).not.toHaveText(before ?? "");
 
   // not done yet: it stays open with what follows
   const last = done.getByRole("listitem").last();
@@ -50,10 +51,10 @@ test("in the evening: what was done is given its times by keyboard and kept in o
   }
   await page.setViewportSize({ width: 1280, height: 800 });
   await page.reload();
-  await expect(time("Photograph it")).toHaveValue("yesterday 9:10");
+  await expect(time(title)).toHaveValue("yesterday 9:10");
   await page.keyboard.press("Control+Enter");
-  await expect(page.getByText(/\d+ acts kept, each at its own time/)).toBeVisible();
-  await expect(rowOf("Photograph it")).toHaveCount(0);
+  await expect(page.getByText(/\d+ acts? kept, each at its own time/)).toBeVisible();
+  await expect(time(title)).toHaveCount(0);
 
   const { treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
   const told = kept.log.slice(2);
@@ -75,9 +76,9 @@ test("a log that grew meanwhile is told, and what was typed stays", async ({ pag
   const first = page.getByRole("list", { name: "Done by now" }).getByRole("listitem").first();
   await first.getByRole("textbox", { name: /^Done at/ }).fill("yesterday 10");
   await write(other, treatment, 2, { kind: "noted", station: "ready", text: "the owner called" });
-  await page.getByRole("button", { name: /^Keep \d+ acts/ }).click();
+  await page.getByRole("button", { name: /^Keep \d+ acts?/ }).click();
   await expect(page.getByText(/Another window wrote here/)).toBeVisible();
   await expect(first.getByRole("textbox", { name: /^Done at/ })).toHaveValue("yesterday 10");
-  await page.getByRole("button", { name: /^Keep \d+ acts/ }).click();
-  await expect(page.getByText(/acts kept, each at its own time/)).toBeVisible();
+  await page.getByRole("button", { name: /^Keep \d+ acts?/ }).click();
+  await expect(page.getByText(/\d+ acts? kept, each at its own time/)).toBeVisible();
 });

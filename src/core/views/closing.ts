@@ -1,10 +1,11 @@
 import { type MaterialClass, type Range, type Station, stationLabel } from "../catalogue";
 import { type OwnerLine, ownerLines } from "../close/ownerDates";
 import { sumRanges } from "../plan/sums";
-import type { BodyOf } from "../record/events.schema";
+import type { BodyOf, EventKind } from "../record/events.schema";
 import { opWords } from "../record/opId";
-import { handsMinutes, materialTaken, STATION_ORDER, stationOf, type Treatment } from "../record/treatment";
-import { doseGrams, figure, inSentence } from "../units";
+import { type Entry, handsMinutes, materialTaken, STATION_ORDER, stationOf, type Treatment } from "../record/treatment";
+import { doseGrams, figure, formatMinutes, inSentence } from "../units";
+import { toldEntries } from "./judged";
 import type { Worked } from "./worked";
 
 /** A station's planned and real figures; minutes of hands. */
@@ -42,15 +43,16 @@ export interface UsedRow {
 }
 
 /** Materials as they were started, with weights, lot and the air of that hour. */
-export function materialsUsed({ entries }: Treatment, { repair }: Worked): UsedRow[] {
-  return entries.flatMap(({ id, at, body }) => {
+export function materialsUsed(treatment: Treatment, worked: Worked): UsedRow[] {
+  const { operations } = worked.repair;
+  return toldEntries(treatment, worked).flatMap(({ id, at, body }) => {
     if ((body.kind !== "done" && body.kind !== "batch-mixed") || !body.start) return [];
     const { parts, lot, also, climate } = body.start;
     return [
       {
         key: id,
         material: materialTaken(body.start).name,
-        what: nameOf(body.op, repair.operations),
+        what: nameOf(body.op, operations),
         at,
         parts: parts?.map(({ name, actual_g }) => `${name} ${doseGrams(actual_g)}`).join(" : ") ?? "",
         lot: [lot, also && `${also.lot} (${doseGrams(also.mass_g)})`].filter(Boolean).join(" and "),
@@ -81,15 +83,18 @@ export interface ClosingView {
   readonly closed?: { readonly at: string; readonly notes: string; readonly signed_by: string };
 }
 
-export function closingView(treatment: Treatment, worked: Worked, now: number): ClosingView {
+/** Acts of hands: from the first to the last of them is what it took. */
+const BY_HAND: readonly EventKind[] = ["surveyed", "dry-run", "done", "batch-mixed"];
+
+export function closingView(treatment: Treatment, worked: Worked): ClosingView {
   const { closed } = treatment;
   const operations = signedOperations(treatment, worked);
-  const first = treatment.entries[0];
-  const end = closed ? Date.parse(closed.at) : now;
+  const told = toldEntries(treatment, worked);
+  const hands = told.filter(({ body }) => BY_HAND.includes(body.kind)).map(({ at }) => Date.parse(at));
   const { repair, clocks } = worked;
   const fulls = [...clocks.values()].flatMap(({ stages }) => stages.filter(({ stage }) => stage === "full").flatMap(({ at }) => at ?? []));
   return {
-    review: reviewOf(treatment, operations),
+    review: reviewOf(told, operations),
     rounds: repair.rounds.map(({ round, at, station, places, because }) => ({
       round,
       at,
@@ -97,13 +102,13 @@ export function closingView(treatment: Treatment, worked: Worked, now: number): 
       places,
       because,
     })),
-    against: againstWords(treatment, worked),
+    against: againstWords(told, worked),
     hands_min: handsMinutes(treatment),
     planned_min: repair.hands_min,
     planned_elapsed_min: repair.elapsed_min,
     cost_eur: repair.cost_eur,
-    elapsed_min: first ? (end - Date.parse(first.at)) / 60_000 : 0,
-    owner: ownerOf(treatment, worked),
+    elapsed_min: hands.length > 0 ? (Math.max(...hands) - Math.min(...hands)) / 60_000 : 0,
+    owner: ownerOf(treatment, worked, told),
     ...(fulls.length > 0 ? { full_at: Math.max(...fulls) } : {}),
     operations: operations.map(({ text, ...told }) => ({ ...told, text: text.slice(0, 1000) })),
     open: STATION_ORDER.filter(
@@ -133,12 +138,12 @@ function signedOperations({ closed }: Treatment, { repair }: Worked): readonly T
 }
 
 /** Planned against done, a row for each station that had something to do. */
-function reviewOf(treatment: Treatment, operations: readonly Told[]): ReviewRow[] {
+function reviewOf(told: readonly Entry[], operations: readonly Told[]): ReviewRow[] {
   return STATION_ORDER.filter(
     (station) => station === "survey" || station === "match" || operations.some((operation) => operation.station === station),
   ).map((station) => {
     const here = operations.filter((operation) => operation.station === station);
-    const entries = treatment.entries.filter((entry) => stationOf(entry) === station);
+    const entries = told.filter((entry) => stationOf(entry) === station);
     const why = entries.flatMap(({ body }) => reasonIn(body, here));
     const planned_min = sumRanges(here.map(({ hands_min, hands_range }) => hands_range ?? [hands_min, hands_min]));
     const count = (status: string) => here.filter((operation) => operation.status === status).length;
@@ -175,20 +180,22 @@ function nameOf(op: string, operations: Named): string {
   return inSentence(found?.title ?? found?.text ?? opWords(op));
 }
 
-function againstWords(treatment: Treatment, { repair }: Worked): string[] {
-  return treatment.entries.flatMap(({ body }) => {
+function againstWords(told: readonly Entry[], { repair }: Worked): string[] {
+  return told.flatMap(({ body }) => {
     if (!("against" in body) || !body.against) return [];
     const { state, because, passed_min, asked_min } = body.against;
     const times =
-      passed_min !== undefined && asked_min !== undefined ? ` after ${Math.round(passed_min)} of ${Math.round(asked_min)} min` : "";
-    return [`${AGAINST[state]}${times}: ${nameOf(body.op, repair.operations)}. ${because}`];
+      passed_min !== undefined && asked_min !== undefined ? ` after ${formatMinutes(passed_min)} of ${formatMinutes(asked_min)}` : "";
+    return [`${AGAINST[state]}${times}: ${nameOf(body.op, repair.operations)}. ${capital(because)}`];
   });
 }
 
-function ownerOf(treatment: Treatment, { repair }: Worked): OwnerLine[] {
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
+function ownerOf(treatment: Treatment, { repair }: Worked, told: readonly Entry[]): OwnerLine[] {
   const services = treatment.damages.map(({ survey }) => survey.body.survey.service);
   const chain: MaterialClass[] = repair.links.map(({ material }) => material);
-  const early = treatment.entries.some(({ body }) => body.kind === "done" && body.against?.state === "too-early");
+  const early = told.some(({ body }) => body.kind === "done" && body.against?.state === "too-early");
   const weak = repair.refer.some(({ code }) => code === "no-load");
   return ownerLines({
     chain,

@@ -99,7 +99,7 @@ test("whatever is surveyed and done, every page tells it in numbers", () => {
       const pages = {
         brief: briefOf(treatment, found, AT),
         views: operationViews(treatment, found, open, [], AT),
-        closing: closingView(treatment, found, AT),
+        closing: closingView(treatment, found),
         cuts: cutsOf(found, open),
         levels: levellingsOf(found, open, AIR, AT),
         films: filmBudgetsOf(found),

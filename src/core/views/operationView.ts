@@ -10,6 +10,7 @@ import { materialTaken, type Treatment } from "../record/treatment";
 import { placeSize } from "../survey/place";
 import { plain, present } from "../units";
 import type { Act } from "./acts";
+import { type Against, toldEntries } from "./judged";
 import { type JarChoice, jarsFor, type StockProduct } from "./stock";
 import type { MixedBatch, Worked } from "./worked";
 
@@ -59,7 +60,7 @@ export interface OperationView
     readonly by?: string;
     readonly words: string;
     readonly hands_min?: number;
-    readonly against?: NonNullable<BodyOf<"done">["against"]>;
+    readonly against?: Against;
     /** Measured so far below the old surface, mm, and no round has met it yet. */
     readonly low_mm?: number;
     /** Of a mix or a coat: what each way to come out badly may come from, likeliest first. */
@@ -100,6 +101,7 @@ export function operationViews(
       ),
     ),
     round: worked.repair.rounds.length + 1,
+    against: new Map(toldEntries(treatment, worked).map(({ id, body }) => [id, "against" in body ? body.against : undefined])),
   };
   return acts.map((act) => viewOf(act, seen));
 }
@@ -114,14 +116,17 @@ interface Seen {
   /** Operations whose clocks are waited for. */
   readonly held: ReadonlySet<string>;
   readonly round: number;
+  /** What stands against what was done, by its entry. */
+  readonly against: ReadonlyMap<string, Against | undefined>;
 }
 
 function viewOf(
   { op, state, from, until, since, blocked_by, because, consequence }: Act,
-  { worked, products, now, numbers, labels, held, round: last }: Seen,
+  { worked, products, now, numbers, labels, held, round: last, against: judged }: Seen,
 ): OperationView {
   const { id, round, station, kind, title, text, why, done_when, hands_min, places, status, role, mind } = op;
   const mark = worked.marks.get(id);
+  const against = mark && judged.get(mark.entry);
   const { parts, portions, mass_g, batch } = cupOf(op, mark ? undefined : (worked.batches.get(id) ?? []));
   return {
     id,
@@ -160,8 +165,9 @@ function viewOf(
       caliper: caliperOf(op),
       mark: mark && {
         ...markView(mark.entry, mark.at, mark.by, mark.body),
+        ...present({ against }),
         ...(round === last ? lowOf(op, mark.body) : {}),
-        ...cameOut(op, mark.body),
+        ...cameOut(op, mark.body, against),
       },
     }),
   };
@@ -222,10 +228,14 @@ function lowOf({ kind }: Operation, body: BodyOf<"done"> | BodyOf<"skipped">): {
 const DRIES: readonly string[] = ["water", "alcohol", "ketone", "hydrocarbon"];
 
 /** What a mix or a coat that came out badly may come from, by what is on record of it. */
-function cameOut(op: Operation, body: BodyOf<"done"> | BodyOf<"skipped">): { came_out?: readonly CameOutWay<CameOut>[] } {
+function cameOut(
+  op: Operation,
+  body: BodyOf<"done"> | BodyOf<"skipped">,
+  against: Against | undefined,
+): { came_out?: readonly CameOutWay<CameOut>[] } {
   if (body.kind !== "done" || !body.start) return {};
   if (op.starts === "mixed") return { came_out: outcomesOf(mixFacts(op, body, body.start)) };
-  return op.starts === "coated" ? { came_out: looksOf(coatFacts(op, body, body.start)) } : {};
+  return op.starts === "coated" ? { came_out: looksOf(coatFacts(op, body.start, against)) } : {};
 }
 
 function mixFacts({ hands_min }: Operation, body: BodyOf<"done">, start: Start): MixFacts {
@@ -245,7 +255,7 @@ function mixFacts({ hands_min }: Operation, body: BodyOf<"done">, start: Start):
   };
 }
 
-function coatFacts({ thickness_mm }: Operation, body: BodyOf<"done">, start: Start): CoatFacts {
+function coatFacts({ thickness_mm }: Operation, start: Start, against: Against | undefined): CoatFacts {
   const row = materialTaken(start);
   return {
     ...start.climate,
@@ -253,8 +263,8 @@ function coatFacts({ thickness_mm }: Operation, body: BodyOf<"done">, start: Sta
     min_C: row.cure.min_C,
     laid_mm: start.thickness_mm,
     planned_mm: thickness_mm ?? start.thickness_mm,
-    early: body.against?.state === "too-early",
-    late: body.against?.state === "too-late",
+    early: against?.state === "too-early",
+    late: against?.state === "too-late",
     carrier: row.carrier,
   };
 }
@@ -274,7 +284,6 @@ function markView(
     ...(by ? { by } : {}),
     words,
     ...(body.hands_min === undefined ? {} : { hands_min: body.hands_min }),
-    ...(body.against ? { against: body.against } : {}),
   };
 }
 

@@ -1,7 +1,7 @@
 import Link from "next/link";
 import { earlierGlueRow, type Finish, finishRow, type PieceKind, STANCE_LABELS, type Substrate, substrateRow } from "@/core/catalogue";
 import type { WorkedDamage } from "@/core/plan/damageContext";
-import { type DamageRecord, materialTaken, type Treatment } from "@/core/record/treatment";
+import { type DamageRecord, type Entry, materialTaken, type Treatment } from "@/core/record/treatment";
 import { CHECK_ROWS } from "@/core/survey/inspection.data";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
 import { sizeOf } from "@/core/survey/size";
@@ -30,6 +30,8 @@ interface Props {
     readonly finish: Finish;
   };
   readonly treatment: Treatment;
+  /** Its entries as they are told: in the order in which things were done. */
+  readonly entries: readonly Entry[];
   /** Every damage of the piece, for the condition map. */
   readonly damages: readonly DamageMark[];
   readonly mapPhotograph?: { readonly id: string; readonly caption: string };
@@ -47,7 +49,20 @@ interface Props {
 const MOMENTS = { before: "Before", during: "During", after: "After" } as const;
 
 /** The treatment record on A4: what was found, chosen, used and done, with photographs, for owner and next restorer. */
-export function RecordSheet({ record, treatment, damages, mapPhotograph, photographs, closing, worked, names, used, wall, now }: Props) {
+export function RecordSheet({
+  record,
+  treatment,
+  entries,
+  damages,
+  mapPhotograph,
+  photographs,
+  closing,
+  worked,
+  names,
+  used,
+  wall,
+  now,
+}: Props) {
   const stamp = (at: string) => wall.stamp(Date.parse(at));
   return (
     <main className="sheet">
@@ -145,7 +160,7 @@ export function RecordSheet({ record, treatment, damages, mapPhotograph, photogr
         <h2>Log</h2>
         <table className="lst">
           <tbody>
-            {treatment.entries.map(({ id, at, by, body }) => (
+            {entries.map(({ id, at, by, body }) => (
               <tr key={id}>
                 <td style={{ width: 130 }}>
                   {stamp(at)}

@@ -2,6 +2,7 @@ import { createElement } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
 import { wall } from "@/core/units";
 import { closingView, materialsUsed } from "@/core/views/closing";
+import { toldEntries } from "@/core/views/judged";
 import { DEMO_FILES, demoPiece } from "../demo.fixture";
 import { RecordSheet } from "./RecordSheet";
 
@@ -25,6 +26,7 @@ function printed(file: string, by?: string) {
         finish: part?.finish ?? "none",
       },
       treatment,
+      entries: toldEntries(treatment, plan),
       damages: [],
       photographs: kept.photographs.map(({ id, moment, caption, taken_at }) => ({ id, moment, caption, taken_at, width: 4, height: 3 })),
       worked: plan?.repair.damages ?? [],
@@ -32,7 +34,7 @@ function printed(file: string, by?: string) {
       used: plan ? materialsUsed(treatment, plan) : [],
       wall: wall("Europe/Berlin"),
       now,
-      ...(plan ? { closing: closingView(treatment, plan, now) } : {}),
+      ...(plan ? { closing: closingView(treatment, plan) } : {}),
     }),
   );
   return { markup, treatment, piece, kept };

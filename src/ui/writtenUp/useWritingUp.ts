@@ -110,7 +110,8 @@ function useSending(treatment: string, version: number) {
     const who = whoIsHere();
     const by = people.includes(who) ? { by: who } : {};
     const answer = await send<Answer>("POST", `/api/treatments/${treatment}/written-up`, {
-      version,
+      // what others wrote meanwhile was told: the next press knows of it
+      version: Math.max(version, problem?.version ?? 0),
       entries: entries.map((entry) => ({ ...entry, ...by })),
     });
     setBusy(false);

@@ -1,5 +1,6 @@
 import { wall } from "@/core/units";
 import { closingView, materialsUsed } from "@/core/views/closing";
+import { toldEntries } from "@/core/views/judged";
 import { RecordSheet } from "@/ui/record/RecordSheet";
 import { treatmentPage } from "@/work/treatments";
 import { asId, withRecord } from "../../../(shop)/withRecord";
@@ -15,6 +16,7 @@ export default async function RecordPage({ params }: PageProps<"/treatments/[id]
       <RecordSheet
         record={record}
         treatment={treatment}
+        entries={toldEntries(treatment, worked)}
         damages={damages}
         photographs={photographs}
         {...(map_photograph ? { mapPhotograph: map_photograph } : {})}
@@ -23,7 +25,7 @@ export default async function RecordPage({ params }: PageProps<"/treatments/[id]
         used={worked ? materialsUsed(treatment, worked) : []}
         wall={wall(time_zone)}
         now={now}
-        {...(worked ? { closing: closingView(treatment, worked, now) } : {})}
+        {...(worked ? { closing: closingView(treatment, worked) } : {})}
       />
     ),
   );

@@ -7,10 +7,10 @@ export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/close">
 
 export default async function ClosePage({ params }: PageProps<"/treatments/[id]/close">) {
   return stationPage(params, "close", (view) => {
-    const { id, treatment, worked, photographs, now } = view;
+    const { id, treatment, worked, photographs } = view;
     return workStation(view, "close", {
       elsewhere: { sign: "sign it below" },
-      panels: worked ? <CloseStation treatment={id} photographs={photographs} {...closingView(treatment, worked, now)} /> : null,
+      panels: worked ? <CloseStation treatment={id} photographs={photographs} {...closingView(treatment, worked)} /> : null,
     });
   });
 }
