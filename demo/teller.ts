@@ -68,7 +68,7 @@ export class Teller {
     const at = this.log.at(-1)?.at ?? "";
     if (ago(minutesAgo) < at) throw new Error(`${this.story.title}: ${body.kind} is before the entry before it`);
     const refused = admit({ ...this.at(minutesAgo), at: NOW - minutesAgo * MINUTE }, body);
-    if (refused) throw new Error(`${this.story.title}: ${body.kind} is refused: ${refused}`);
+    if (refused) throw new Error(`${this.story.title}: ${body.kind} is refused: ${JSON.stringify(refused)}`);
     const seq = this.log.length + 1;
     this.log.push({ id: uuid(`${this.story.reference}/log/${seq}`), seq, v: 3, at: ago(minutesAgo), by: "M.", body });
   }

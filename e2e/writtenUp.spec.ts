@@ -82,3 +82,38 @@ test("a log that grew meanwhile is told, and what was typed stays", async ({ pag
   await page.getByRole("button", { name: /^Keep \d+ acts?/ }).click();
   await expect(page.getByText(/\d+ acts? kept, each at its own time/)).toBeVisible();
 });
+
+test("a refusal stands at the button that was pressed, with the field for its reason; once the time is right it is not asked", async ({
+  page,
+}) => {
+  const { treatment } = await newTreatment(page);
+  await write(page, treatment, 0, SURVEYED);
+  await write(page, treatment, 1, MATCHED);
+  await write(
+    page,
+    treatment,
+    2,
+    { kind: "done", op: "r1/ready/photograph", hands_min: 5 },
+    new Date(Date.now() - 3_600_000).toISOString(),
+  );
+  await page.goto(`/treatments/${treatment}/ready`);
+  const row = page.getByRole("list", { name: "Operations" }).getByRole("listitem").first();
+  await row.getByRole("button", { name: /^More: / }).click();
+  await row.getByLabel("When it was done, if not now").fill("yesterday 9");
+  await row.getByLabel("Note").fill("two swabs");
+  await row.getByRole("button", { name: /^Done: / }).click();
+  await expect(row.getByRole("alert", { name: "Not kept" })).toContainText(/It comes after .*Correct the time/);
+  await expect(row.getByLabel("Why is it done all the same?")).toBeVisible();
+  await expect(row.getByLabel("Note")).toHaveValue("two swabs");
+  await expectAccessible(page);
+  await row.getByLabel("When it was done, if not now").fill("soon");
+  await expect(row.getByLabel("Why is it done all the same?")).toHaveCount(0);
+  await row.getByRole("button", { name: /^Done: / }).click();
+  await expect(row.getByText(/Type a time such as/)).toBeVisible();
+  await row.getByLabel("When it was done, if not now").fill("3 Mar 2021 9");
+  await row.getByRole("button", { name: /^Done: / }).click();
+  await expect(row.getByRole("alert", { name: "Not kept" })).toContainText(/long ago/);
+  await row.getByLabel("When it was done, if not now").fill("");
+  await row.getByRole("button", { name: /^Done: / }).click();
+  await expect(page.getByText("2 behind")).toBeVisible();
+});

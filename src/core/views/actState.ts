@@ -36,3 +36,6 @@ export function byUrgency(a: Ranked, b: Ranked): number {
   const when = ({ state, from = 0, until = Infinity }: Ranked) => (state === "too-early" ? from : until);
   return RANKS[a.state] - RANKS[b.state] || (when(a) === when(b) ? 0 : when(a) - when(b));
 }
+
+/** The field whose reason lets an act stand against the plan: a refusal at it asks why. */
+export const WHY = "/body/against";

@@ -37,8 +37,12 @@ describe("treated apart", () => {
 describe("a time that is typed", () => {
   test("before what it comes after is told, with what that is", () => {
     const early = admit(asked([...CHOSEN, [600, done("r1/ready/photograph")]], -640, true), done("r1/ready/clean/d1"));
-    expect(early).toMatch(/It comes after “photograph .*”, which is on record for later than that\./);
-    expect(early).toMatch(/Correct the time, or say why/);
+    expect(early).toMatchObject({
+      path: "/body/against",
+      message: expect.stringMatching(
+        /It comes after “photograph .*”, which is on record for later than that\. Correct the time, or say why/,
+      ),
+    });
   });
 
   test("after it is taken; with a reason it is taken anyway", () => {

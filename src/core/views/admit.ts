@@ -7,6 +7,7 @@ import type { Treatment } from "../record/treatment";
 import { DAMAGE_LABELS } from "../survey/measures.data";
 import { wayRow } from "../survey/ways";
 import { inSentence, present } from "../units";
+import { WHY } from "./actState";
 import { actsOf } from "./acts";
 import type { Worked } from "./worked";
 
@@ -93,7 +94,7 @@ function knownOp({ worked }: Asked, op: string): string | undefined {
 }
 
 /** Too early, too late and out of order are possible with a reason, which the record keeps; a second time is not. */
-function admitDone(asked: Asked, { op, against }: Extract<EventBody, { kind: "done" }>): string | undefined {
+function admitDone(asked: Asked, { op, against }: Extract<EventBody, { kind: "done" }>): Refusal | undefined {
   const missing = needsPlan(asked) ?? knownOp(asked, op);
   if (missing || !asked.worked) return missing;
   const act = actsOf(asked.worked, asked.at).find((each) => each.op.id === op);
@@ -101,9 +102,10 @@ function admitDone(asked: Asked, { op, against }: Extract<EventBody, { kind: "do
   if (act.state === "done" || act.state === "skipped") return "It is on record already: take that back first.";
   if (against) return undefined;
   const later = asked.past ? standsAfter(asked.worked, act.op, asked.at) : undefined;
-  if (later) return `${later} Correct the time, or say why it is right all the same.`;
+  if (later) return { path: WHY, message: `${later} Correct the time, or say why it is right all the same.` };
   if (act.needs === "nothing") return undefined;
-  return `${act.because} ${act.consequence ?? ""} Say why it is done all the same${act.because ? "" : `: ${inSentence(act.op.title)}`}.`;
+  const what = act.because ? "" : `: ${inSentence(act.op.title)}`;
+  return { path: WHY, message: `${act.because} ${act.consequence ?? ""} Say why it is done all the same${what}.` };
 }
 
 /** A minute is the finest time that is typed, ms. */

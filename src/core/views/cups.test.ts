@@ -97,7 +97,7 @@ describe("a mix that is stirred in several cups", () => {
     const seen = look(wet);
     const asked = { treatment: seen.treatment, worked: seen.worked, at: NOON };
     expect(seen.act(MIX).state).toBe("too-early");
-    expect(admit(asked, cup(none))).toMatch(/Say why/);
+    expect(admit(asked, cup(none))).toMatchObject({ message: expect.stringMatching(/Say why/) });
     const against = { state: "too-early", because: "the fair opens" } as const;
     expect(admit(asked, { ...cup(none), against })).toBeUndefined();
     expect(entryWords({ ...cup(none), against })).toMatch(/too early, because the fair opens$/);

@@ -1,7 +1,7 @@
 "use client";
 import { rescue } from "@/core/mix/rescue";
 import { RATIO_OFF_PCT } from "@/core/mix/weighing";
-import { doseGrams, figure, formatGrams, plain } from "@/core/units";
+import { doseGrams, figure, formatGrams, plain, TIME_FORMS } from "@/core/units";
 import type { OperationView } from "@/core/views/operationView";
 import { FieldError } from "../forms/FieldError";
 import { TypedField } from "../forms/TypedField";
@@ -14,6 +14,8 @@ interface Props {
   readonly change: (to: Partial<DoDraft>) => void;
   readonly wrong: DoErrors;
   readonly asksWhy: boolean;
+  /** Why the record did not take the last press. */
+  readonly refusal: string | undefined;
   /** Opens the scale. */
   readonly weigh: () => void;
   /** Opens what works without a scale. */
@@ -21,13 +23,10 @@ interface Props {
 }
 
 /** What is rarer: weights, the jar, a measured height or film, a time that is past, a note. */
-export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh, byHand }: Props) {
+export function DoDetails({ operation, draft, change, wrong, asksWhy, refusal, weigh, byHand }: Props) {
   const { parts, kind, id, starts, jars } = operation;
   return (
     <div className="do-details">
-      {asksWhy && (
-        <TypedField label="Why is it done all the same?" wrong={wrong.reason} value={draft.reason} set={(reason) => change({ reason })} />
-      )}
       {parts?.map(({ name, mass_g }, i) => (
         <TypedField
           key={name}
@@ -97,12 +96,22 @@ export function DoDetails({ operation, draft, change, wrong, asksWhy, weigh, byH
           number
         />
       )}
-      <label className="txt-label">
-        When it was done, if not now
-        <input className="txt" type="datetime-local" value={draft.at} onChange={(event) => change({ at: event.target.value })} />
-        <FieldError id={`${id}-at`}>{wrong.at}</FieldError>
-      </label>
       <TypedField label="Note" value={draft.note} set={(note) => change({ note })} />
+      <TypedField
+        label="When it was done, if not now"
+        wrong={wrong.at}
+        value={draft.at}
+        placeholder={TIME_FORMS}
+        set={(at) => change({ at })}
+      />
+      {refusal && (
+        <p role="alert" aria-label="Not kept" className="wrap-anywhere">
+          <Sign name="never">Not kept</Sign> {refusal}
+        </p>
+      )}
+      {asksWhy && (
+        <TypedField label="Why is it done all the same?" wrong={wrong.reason} value={draft.reason} set={(reason) => change({ reason })} />
+      )}
     </div>
   );
 }

@@ -30,7 +30,7 @@ const labelOf = ({ starts, batch }: OperationView): string =>
 /** Record an operation: with the minutes it took, what was weighed, when it really was, and why where it goes against the plan. */
 export function DoIt({ operation, air, now, against }: Props) {
   const { parts, batch } = operation;
-  const { name, draft, change, asksWhy, wrong, record, busy } = useDoing(operation, air, against);
+  const { name, draft, change, asksWhy, wrong, refusal, record, busy } = useDoing(operation, air, against);
   const [open, setOpen] = useState(
     against !== undefined ||
       (now && operation.caliper !== undefined) ||
@@ -60,6 +60,7 @@ export function DoIt({ operation, air, now, against }: Props) {
           change={change}
           wrong={wrong}
           asksWhy={asksWhy}
+          refusal={refusal}
           weigh={() => setDialog("scale")}
           byHand={() => setDialog("by-hand")}
         />

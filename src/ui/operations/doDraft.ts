@@ -1,4 +1,5 @@
 import type { BodyOf } from "@/core/record/events.schema";
+import { readTime, TIME_FORMS, type TimeContext } from "@/core/units";
 import type { OperationView } from "@/core/views/operationView";
 import type { JarChoice } from "@/core/views/stock";
 import { parseNumber } from "../forms/parse";
@@ -16,7 +17,7 @@ export interface DoDraft {
   readonly minutes: string;
   readonly note: string;
   readonly reason: string;
-  /** Local date and time when it was done; empty = now. */
+  /** When it was done, as typed; empty = now. */
   readonly at: string;
   readonly grams: readonly string[];
   /** What they were weighed on; absent = typed. */
@@ -32,8 +33,6 @@ export interface DoDraft {
   /** A second jar that is mixed in, by its id, and so many grams of it; empty = none. */
   readonly also: string;
   readonly also_g: string;
-  /** The record asked why: the time that was typed does not fit what came before. */
-  readonly asks: boolean;
 }
 
 export const NO_JAR = "none";
@@ -50,7 +49,6 @@ export const startDraft = ({ hands_min, parts }: OperationView): DoDraft => ({
   jar: "",
   also: "",
   also_g: "",
-  asks: false,
 });
 
 export type DoErrors = Partial<Record<"also_g" | "minutes" | "reason" | "grams" | "measured" | "wet" | "gauge" | "at", string>>;
@@ -64,11 +62,25 @@ const within = (text: string, least: number, most: number): boolean => {
 };
 const empty = (text: string): boolean => text.trim() === "";
 
+/** What a press is held against. */
+export interface Asked extends TimeContext {
+  /** It asks for a reason. */
+  readonly why: boolean;
+}
+
 interface Rule {
   readonly field: keyof DoErrors;
-  readonly right: (draft: DoDraft, asked: { readonly why: boolean; readonly now: number }) => boolean;
+  readonly right: (draft: DoDraft, asked: Asked) => boolean;
   readonly says: string;
 }
+
+/** When it was done, ms, as typed; undefined = now, or not to be read. */
+export function typedAt({ at }: Pick<DoDraft, "at">, context: TimeContext): number | undefined {
+  const read = empty(at) ? undefined : readTime(at, context);
+  return read?.ok ? read.at : undefined;
+}
+
+const FUTURE = "That lies in the future: enter what is done.";
 
 const RULES: readonly Rule[] = [
   { field: "minutes", right: ({ minutes }) => within(minutes, 0, 10_000), says: "Enter minutes, 0 to 10 000." },
@@ -96,14 +108,15 @@ const RULES: readonly Rule[] = [
   { field: "gauge", right: ({ gauge }) => empty(gauge) || within(gauge, 0, THICKEST_UM), says: `Enter micrometres, 0 to ${THICKEST_UM}.` },
   {
     field: "at",
-    right: ({ at }, { now }) => at === "" || new Date(at).getTime() <= now + 60_000,
-    says: "That lies in the future: enter what is done.",
+    right: (draft, asked) => empty(draft.at) || typedAt(draft, asked) !== undefined,
+    says: `Type a time such as ${TIME_FORMS}.`,
   },
+  { field: "at", right: (draft, asked) => (typedAt(draft, asked) ?? 0) <= asked.now + 60_000, says: FUTURE },
 ];
 
 /** What is wrong with what was typed, by field. */
-export function doErrors(draft: DoDraft, why: boolean, now: number): DoErrors {
-  return Object.fromEntries(RULES.filter(({ right }) => !right(draft, { why, now })).map(({ field, says }) => [field, says]));
+export function doErrors(draft: DoDraft, asked: Asked): DoErrors {
+  return Object.fromEntries(RULES.filter(({ right }) => !right(draft, asked)).map(({ field, says }) => [field, says]));
 }
 
 const optional = (text: string): number | undefined => {
@@ -143,10 +156,8 @@ export const isMeasured = ({ kind }: OperationView): boolean => MEASURED.include
 export const isCup = ({ batch }: OperationView): boolean => batch !== undefined && batch.n < batch.of;
 
 /** Why it is done against the plan, where it is. */
-function whyOf({ reason, asks }: DoDraft, against: AgainstPlan | undefined): Pick<BodyOf<"done">, "against"> {
-  const why = against ?? (asks ? ({ state: "blocked" } as const) : undefined);
-  return why ? { against: { ...why, because: reason.trim() } } : {};
-}
+const whyOf = ({ reason }: DoDraft, against: AgainstPlan | undefined): Pick<BodyOf<"done">, "against"> =>
+  against ? { against: { ...against, because: reason.trim() } } : {};
 
 /** The entry that records one batch of several, which is not the last. */
 export function batchBody(

@@ -1,37 +1,77 @@
 "use client";
 import { useState } from "react";
+import { actState, WHY } from "@/core/views/actState";
 import type { OperationView } from "@/core/views/operationView";
 import { useKept } from "../forms/kept";
 import type { Air } from "../frame/climate";
+import { useWall } from "../frame/now";
 import { useLog } from "../treatment/TreatmentLog";
-import { type AgainstPlan, batchBody, type DoDraft, doBody, doErrors, startDraft } from "./doDraft";
+import { type AgainstPlan, batchBody, type DoDraft, doBody, doErrors, startDraft, typedAt } from "./doDraft";
 
-/** What is typed of an operation, kept on this device, and the press that records it. */
+/** What the record said of a press, and the time that it was of. */
+interface Refused {
+  readonly at: string;
+  readonly detail: string;
+  /** A reason lets it stand. */
+  readonly asks: boolean;
+}
+
+/** So long ago it is asked once whether that is meant, ms. */
+const LONG_AGO = 300 * 86_400_000;
+
+/** What is typed of an operation, kept on this device, and the press that records it. `against`: done now, it goes against the plan. */
 export function useDoing(operation: OperationView, air: Air, against: AgainstPlan | undefined) {
   const log = useLog();
+  const wall = useWall();
   const { id, batch } = operation;
   // what is typed of one batch is not the next one's
   const name = `${log.treatment}:${id}${batch && batch.n > 1 ? `#${batch.n}` : ""}`;
   const first = startDraft(operation);
   const [kept, keep, forget] = useKept<DoDraft>(`op:${name}`, first);
   const [tried, setTried] = useState(false);
+  const [refused, setRefused] = useState<Refused>();
+  const [sure, setSure] = useState("");
   const draft = { ...first, ...kept };
   const change = (to: Partial<DoDraft>) => keep({ ...draft, ...to });
-  const asksWhy = against !== undefined || draft.asks;
-  const wrong = doErrors(draft, asksWhy, Date.now());
+  const now = Date.now();
+  const asked = { now, wall, after: operation.since ?? now };
+  const at = typedAt(draft, asked);
+  // at a time of its own it is the record that judges, and asks why; at another time it is asked anew
+  const why = draft.at.trim() === "" ? against : refused?.at === draft.at && refused.asks ? againstAt(operation, at) : undefined;
+  const wrong = doErrors(draft, { ...asked, why: why !== undefined });
+  const longAgo = at !== undefined && now - at > LONG_AGO && sure !== draft.at;
   /** Answers whether something was wrong with what was typed. */
   const record = async (last: boolean): Promise<boolean> => {
     setTried(true);
     if (Object.keys(wrong).length > 0) return true;
-    const typed = draft.at !== "";
-    const body = (last ? undefined : batchBody(operation, draft, air, against)) ?? doBody(operation, draft, air, against);
-    if (await log.write(body, typed ? { at: new Date(draft.at).toISOString() } : {})) {
+    if (longAgo) {
+      setSure(draft.at);
+      setRefused({ at: draft.at, detail: `${wall.stamp(at)} is long ago. Press again if that is right.`, asks: false });
+      return true;
+    }
+    const body = (last ? undefined : batchBody(operation, draft, air, why)) ?? doBody(operation, draft, air, why);
+    const { stands, refused: no } = await log.attempt(body, at === undefined ? {} : { at: new Date(at).toISOString() });
+    setRefused(no && { at: draft.at, detail: no.problem.detail, asks: no.problem.errors?.some(({ path }) => path === WHY) ?? false });
+    if (stands) {
       forget();
       setTried(false);
     }
-    // a time that does not fit what came before may still be right: the next try says why
-    else if (typed && !asksWhy) change({ asks: true });
-    return false;
+    return no !== undefined;
   };
-  return { name, draft, change, asksWhy, wrong: tried ? wrong : {}, record, busy: log.busy };
+  return {
+    name,
+    draft,
+    change,
+    asksWhy: why !== undefined,
+    wrong: tried ? wrong : {},
+    ...(refused?.at === draft.at ? { refusal: refused.detail } : {}),
+    record,
+    busy: log.busy,
+  };
+}
+
+/** How a typed time stands to the plan as far as the page knows its window. */
+function againstAt({ from, until }: OperationView, at: number | undefined): AgainstPlan {
+  const state = at === undefined ? "now" : actState({ from, until }, at);
+  return { state: state === "too-early" || state === "too-late" ? state : "blocked" };
 }

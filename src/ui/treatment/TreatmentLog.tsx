@@ -16,6 +16,8 @@ interface Log {
   readonly version: number;
   /** Write an entry; true when it stands in the log, or is kept here until it can. */
   readonly write: (body: EventBody, options?: EntryOptions) => Promise<boolean>;
+  /** The same for a press that tells its refusal itself, right there. */
+  readonly attempt: (body: EventBody, options?: EntryOptions) => Promise<Put>;
   /** The same for one mix that others take of too: `body` is what it is for this treatment. */
   readonly writeBatch: (body: EventBody, batch: KeptBatch) => Promise<boolean>;
   readonly busy: boolean;
@@ -30,6 +32,7 @@ const LogContext = createContext<Log>({
   treatment: "",
   version: 0,
   write: async () => false,
+  attempt: async () => ({ stands: false }),
   writeBatch: async () => false,
   busy: false,
   errors: [],
@@ -50,6 +53,12 @@ interface Refused {
   readonly problem: Problem;
 }
 
+/** What became of a press: the entry stands, or is kept here until it can; else why it was refused. */
+interface Put {
+  readonly stands: boolean;
+  readonly refused?: Refused;
+}
+
 /**
  * Writes entries one at a time, each kept on this device first, so that nothing is lost and nothing is written twice; a collision with
  * another window is told, not overwritten.
@@ -66,8 +75,8 @@ export function TreatmentLog({ id, piece, version, children }: { id: string; pie
   const shown = useRef(version);
 
   const put = useCallback(
-    async (body: EventBody, options: EntryOptions, batch?: KeptBatch): Promise<boolean> => {
-      if (held.current && held.current.until > version) return false;
+    async (body: EventBody, options: EntryOptions, batch?: KeptBatch): Promise<Put> => {
+      if (held.current && held.current.until > version) return { stands: false };
       held.current = { until: Number.POSITIVE_INFINITY };
       setBusy(true);
       const outcome = await outbox().write(
@@ -79,20 +88,26 @@ export function TreatmentLog({ id, piece, version, children }: { id: string; pie
         if (shown.current >= outcome.version) setBusy(false);
         setRefused(undefined);
         router.refresh();
-        return true;
+        return { stands: true };
       }
       held.current = undefined;
       setBusy(false);
-      setRefused(outcome.state === "refused" ? { body, problem: outcome.problem } : undefined);
       // the page then shows what the other wrote
       if (outcome.problem.status === 409) router.refresh();
-      return outcome.state === "kept" && outcome.problem.status !== 409;
+      if (outcome.state === "refused") return { stands: false, refused: { body, problem: outcome.problem } };
+      setRefused(undefined);
+      return { stands: outcome.problem.status !== 409 };
     },
     [id, piece, version, router, people],
   );
 
-  const write = useCallback((body: EventBody, options: EntryOptions = {}) => put(body, options), [put]);
-  const writeBatch = useCallback((body: EventBody, batch: KeptBatch) => put(body, {}, batch), [put]);
+  const told = useCallback(({ stands, refused: why }: Put): boolean => {
+    if (why) setRefused(why);
+    return stands;
+  }, []);
+  const write = useCallback(async (body: EventBody, options: EntryOptions = {}) => told(await put(body, options)), [put, told]);
+  const attempt = useCallback((body: EventBody, options: EntryOptions = {}) => put(body, options), [put]);
+  const writeBatch = useCallback(async (body: EventBody, batch: KeptBatch) => told(await put(body, {}, batch)), [put, told]);
 
   useEffect(() => {
     shown.current = version;
@@ -105,13 +120,14 @@ export function TreatmentLog({ id, piece, version, children }: { id: string; pie
       treatment: id,
       version,
       write,
+      attempt,
       writeBatch,
       busy,
       errors: refused?.problem.errors ?? [],
       kept,
       ...(refused ? { refusal: refused.problem.detail } : {}),
     }),
-    [id, version, write, writeBatch, busy, refused, kept],
+    [id, version, write, attempt, writeBatch, busy, refused, kept],
   );
   return (
     <LogContext value={value}>
