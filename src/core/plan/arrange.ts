@@ -11,6 +11,8 @@ export interface Edge {
   readonly because: string;
   readonly lag?: Lag;
   readonly max?: Lag;
+  /** How much of the thickness that was laid lies at these places, where that is less than all of it. */
+  readonly share?: number;
 }
 
 /** What each operation waits for: needs by name become edges, within the damage, shared by the piece, or at the inner joint of a frame. */
@@ -127,13 +129,20 @@ function edge(from: Measured, need: Asked, { here, subject }: Draft, air: Air | 
   const shuts = need.recoat && material ? recoatEnd(material, mm, air) : undefined;
   const settles = need.settles?.(subject as never) ?? (need.stage ? undefined : waitOf(from.lead));
   const closes = need.closes?.(subject as never);
-  return withLags(
-    from,
-    shuts ? (need.recoat ?? because) : because,
-    reached(need.stage) ?? (settles && asLag(settles)),
-    reached(need.until) ?? shuts ?? (closes && { min: (closes[0] + closes[1]) / 2, range: closes }),
-  );
+  return {
+    ...withLags(
+      from,
+      shuts ? (need.recoat ?? because) : because,
+      reached(need.stage) ?? (settles && asLag(settles)),
+      reached(need.until) ?? shuts ?? (closes && { min: (closes[0] + closes[1]) / 2, range: closes }),
+    ),
+    ...shareOf(mm, from),
+  };
 }
+
+/** A thin place is ready before the thick one that was laid of the same mix. */
+const shareOf = (mm: number, { thickness_mm: laid = 0 }: Measured): Pick<Edge, "share"> =>
+  mm > 0 && mm < laid ? { share: mm / laid } : {};
 
 /** A plain wait is planned with its low end. */
 const asLag = (wait: Range | Lag): Lag => ("range" in wait ? wait : { min: wait[0], range: wait });

@@ -189,6 +189,9 @@ export const PlanResult = strict({
           because: Type.String(),
           stage: Type.Optional(oneOf(STAGES)),
           closes: Type.Optional(oneOf(STAGES)),
+          /** How much of the thickness that was laid lies where this is waited for; absent = all of it. */
+          share: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1 })),
+          closes_share: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1 })),
         }),
       ),
       uses: Type.Optional(Type.Array(Type.String())),

@@ -96,12 +96,19 @@ function figuresOf({ lead: { row, facts }, told }: Measured): Record<string, num
   return Object.fromEntries([...numbers, ...reckoned]);
 }
 
-const edgeOf = ({ from, lag, max, because }: Edge): Operation["after"][number] => ({
+const edgeOf = ({ from, lag, max, share, because }: Edge): Operation["after"][number] => ({
   op: from.id,
   min_min: lag?.min ?? 0,
   min_range: lag?.range ?? [0, 0],
   because,
-  ...present({ max_min: max?.min, max_range: max?.range, stage: lag?.stage, closes: max?.stage }),
+  ...present({
+    max_min: max?.min,
+    max_range: max?.range,
+    stage: lag?.stage,
+    closes: max?.stage,
+    share: lag?.stage && share,
+    closes_share: max?.stage && share,
+  }),
 });
 
 /** One line for each operation that is waited for: the longest wait, the shortest window. */
@@ -118,7 +125,7 @@ function strongest(after: Operation["after"]): Operation["after"] {
 /** The window that closes first, with its range. */
 function shorter(a: Operation["after"][number], b: Operation["after"][number]) {
   const [first] = [a, b].filter(({ max_min }) => max_min !== undefined).sort((x, y) => (x.max_min ?? 0) - (y.max_min ?? 0));
-  return present({ max_min: first?.max_min, max_range: first?.max_range, closes: first?.closes });
+  return present({ max_min: first?.max_min, max_range: first?.max_range, closes: first?.closes, closes_share: first?.closes_share });
 }
 
 /** Stages that a clock ends with: what was laid is hard. */

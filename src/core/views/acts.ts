@@ -1,6 +1,7 @@
 import type { Operation } from "../plan/plan.schema";
 import { formatMinutes, inSentence, present } from "../units";
 import { type ActState, actState } from "./actState";
+import { type EdgeTimes, waitsOf } from "./edgeTimes";
 import type { Worked } from "./worked";
 
 /** What may be done with an operation. Times in ms since the epoch. */
@@ -27,10 +28,17 @@ const MINUTE = 60_000;
 /** Every operation with what may be done: page, keys and the server's admission ask this one function. */
 export function actsOf(worked: Worked, now: number): Act[] {
   const byId = new Map(worked.repair.operations.map((operation) => [operation.id, operation]));
-  return worked.repair.operations.map((op) => actOf(op, byId, worked, now));
+  const waits = waitsOf(worked);
+  return worked.repair.operations.map((op) => actOf(op, byId, waits, worked, now));
 }
 
-function actOf(op: Operation, byId: ReadonlyMap<string, Operation>, worked: Worked, now: number): Act {
+function actOf(
+  op: Operation,
+  byId: ReadonlyMap<string, Operation>,
+  waits: (op: Operation) => readonly EdgeTimes[],
+  worked: Worked,
+  now: number,
+): Act {
   const mark = worked.marks.get(op.id);
   if (mark) return { op, state: mark.status, because: "", needs: "nothing" };
   const blocker = op.after.map(({ op: before }) => byId.get(before)).find((before) => before !== undefined && !worked.marks.has(before.id));
@@ -45,11 +53,14 @@ function actOf(op: Operation, byId: ReadonlyMap<string, Operation>, worked: Work
     };
   // once its first cup is stirred the next ones follow, whatever window that one had to meet
   if (worked.batches.has(op.id)) return { op, state: "now", because: "", needs: "nothing" };
-  const timed = op.after.map((edge) => edgeTimes(edge, worked));
+  const timed = waits(op);
   const never = timed.find(({ never: reason }) => reason !== undefined);
   if (never?.never) return { op, state: "never", because: never.never, needs: "reason" };
   return timedAct(op, timed, now);
 }
+
+/** Looking harms nothing, however soon or late: it is never refused. */
+export const isLooking = ({ kind }: Pick<Operation, "kind">): boolean => kind === "check" || kind === "photograph";
 
 /** By its clocks: too early, too late, or now. */
 function timedAct(op: Operation, timed: readonly EdgeTimes[], now: number): Act {
@@ -67,52 +78,16 @@ function timedAct(op: Operation, timed: readonly EdgeTimes[], now: number): Act 
     ...present({ clock: closing?.clock ?? latest?.clock }),
   };
   const state = actState({ from, until }, now);
+  const needs = isLooking(op) ? "nothing" : "reason";
   if (state === "too-early") {
     const passed = `${formatMinutes((now - begun) / MINUTE)} of ${formatMinutes((from - begun) / MINUTE)}`;
-    return { op, state, ...times, because: `${capital(latest?.because ?? "")}: ${passed}.`, consequence: tooEarly(op), needs: "reason" };
+    return { op, state, ...times, because: `${capital(latest?.because ?? "")}: ${passed}.`, consequence: tooEarly(op), needs };
   }
   if (state === "too-late") {
     const because = `${capital(closing?.because ?? "")}: the window has closed.`;
-    return { op, state, ...times, because, consequence: tooLate(op), needs: "reason" };
+    return { op, state, ...times, because, consequence: tooLate(op), needs };
   }
   return { op, state: "now", ...times, because: latest?.because ?? "", needs: "nothing" };
-}
-
-export interface EdgeTimes {
-  readonly from: number;
-  readonly since: number;
-  readonly until?: number;
-  readonly clock?: string;
-  readonly never?: string;
-  readonly waits: boolean;
-  readonly because: string;
-}
-
-/** When one thing that is waited for lets this begin: by its own clock where one runs, else by the plan's minutes. */
-export function edgeTimes(
-  { op, min_min, max_min, stage, closes, because }: Operation["after"][number],
-  { marks, clocks }: Worked,
-): EdgeTimes {
-  const since = Date.parse(marks.get(op)?.at ?? "1970-01-01T00:00:00Z");
-  const clock = clocks.get(op);
-  const at = (name: string | undefined) => clock?.stages.find((each) => each.stage === name);
-  const opens = at(stage);
-  const shuts = at(closes);
-  if (opens && opens.at === undefined)
-    return { from: Infinity, since, never: opens.reason ?? "It does not cure here.", waits: true, because };
-  const skipped = marks.get(op)?.status === "skipped";
-  // what only follows in order is never judged by comparing times: clocks are set back, and an hour of October comes twice
-  const waits = !skipped && (opens !== undefined || min_min >= 1);
-  const from = waits ? (opens?.at ?? since + min_min * MINUTE) : 0;
-  const until = skipped ? undefined : (shuts?.at ?? (max_min === undefined ? undefined : since + max_min * MINUTE));
-  return {
-    from,
-    since,
-    ...(until === undefined ? {} : { until }),
-    ...(clock ? { clock: op } : {}),
-    waits,
-    because,
-  };
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

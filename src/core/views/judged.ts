@@ -2,7 +2,7 @@ import type { Operation } from "../plan/plan.schema";
 import type { BodyOf } from "../record/events.schema";
 import { type Entry, is, type Treatment } from "../record/treatment";
 import { actState } from "./actState";
-import { edgeTimes } from "./acts";
+import { waitsOf } from "./edgeTimes";
 import type { Worked } from "./worked";
 
 export type Against = NonNullable<BodyOf<"done">["against"]>;
@@ -13,16 +13,16 @@ const MINUTE = 60_000;
  * What stands against an act at the time at which it was done, `at` in ms, by what is on record of before then and by the clocks that ran:
  * early, late, or out of order; undefined where it was in order, whatever was said of it when it was entered.
  */
-export function judge({ after }: Operation, at: number, said: Against, worked: Worked): Against | undefined {
+export function judge(op: Operation, at: number, said: Against, worked: Worked): Against | undefined {
   const known = new Set(worked.repair.operations.map(({ id }) => id));
-  const edges = after.filter(({ op }) => known.has(op));
+  const edges = op.after.filter((edge) => known.has(edge.op));
   const { because } = said;
-  const open = edges.some(({ op }) => {
-    const mark = worked.marks.get(op);
+  const open = edges.some((edge) => {
+    const mark = worked.marks.get(edge.op);
     return !mark || Date.parse(mark.at) >= at + MINUTE;
   });
   if (open) return { state: "blocked", because };
-  const timed = edges.map((edge) => edgeTimes(edge, worked));
+  const timed = waitsOf(worked)(op);
   const last = timed.reduce((late, each) => (each.from > late.from ? each : late), { from: 0, since: at });
   const until = Math.min(...timed.map((each) => each.until ?? Infinity));
   const state = timed.some(({ never }) => never !== undefined) ? "too-early" : actState({ from: last.from, until }, at);

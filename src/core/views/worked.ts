@@ -34,6 +34,8 @@ interface OpClock {
   readonly start: number;
   readonly material: string;
   readonly stages: readonly StageTime[];
+  /** The stages where only so much of its thickness was laid, 0 to 1: a thin place is ready before a thick one of the same mix. */
+  readonly stagesAt: (share: number) => readonly StageTime[];
 }
 
 /** A cup of a mix that is stirred in several. Ms since the epoch. */
@@ -225,9 +227,13 @@ function clocksOf(marks: ReadonlyMap<string, Mark>, soft: Treatment["soft"], cli
     if (body.kind !== "done" || !body.start) continue;
     const material = materialTaken(body.start);
     const start = Date.parse(at);
-    const stages = stageTimes({ material, thickness_mm: body.start.thickness_mm, at, rh_pct: body.start.climate.rh_pct }, climate);
+    const { thickness_mm, climate: air } = body.start;
     const looks = soft.filter((entry) => entry.body.op === op).map((entry) => Date.parse(entry.at));
-    clocks.set(op, { op, start, material: material.name, stages: looks.reduce((slower, look) => slowed(slower, start, look), stages) });
+    const stagesAt = (share: number) => {
+      const stages = stageTimes({ material, thickness_mm: thickness_mm * share, at, rh_pct: air.rh_pct }, climate);
+      return looks.reduce((slower, look) => slowed(slower, start, look), stages);
+    };
+    clocks.set(op, { op, start, material: material.name, stages: stagesAt(1), stagesAt });
   }
   return clocks;
 }

@@ -1,12 +1,12 @@
 import type { Operation } from "../plan/plan.schema";
 import { inSentence, present, type ReadTime, readTime, type Wall } from "../units";
 import { actState } from "./actState";
-import { edgeTimes } from "./acts";
+import { type EdgeTimes, edgeTimes, waitsOf } from "./edgeTimes";
 import type { OperationView } from "./operationView";
 import type { Worked } from "./worked";
 
 /** Something that an open operation waits for. Minutes as planned; ms since the epoch as the clock says that runs already. */
-export interface UpWait {
+interface UpWait {
   readonly op: string;
   readonly min_min: number;
   readonly max_min?: number;
@@ -29,19 +29,37 @@ const ELSEWHERE: readonly OperationView["kind"][] = ["dry-run", "sign"];
 /** Every open operation in its order, with what it waits for. */
 export function upRows(worked: Worked, operations: readonly OperationView[]): UpRow[] {
   const byId = new Map(worked.repair.operations.map((operation) => [operation.id, operation]));
+  const waits = waitsOf(worked);
   return operations
     .filter(({ mark, kind }) => mark === undefined && !ELSEWHERE.includes(kind))
-    .map((operation) => ({
-      operation,
-      after: (byId.get(operation.id)?.after ?? [])
-        .filter(({ op }) => byId.has(op))
-        .map((edge) => {
-          const { op, min_min, max_min, because } = edge;
-          const title = byId.get(op)?.title ?? "";
-          return { op, title, min_min, because, ...present({ max_min, known: worked.marks.has(op) ? knownOf(edge, worked) : undefined }) };
-        }),
-    }));
+    .flatMap((operation): UpRow[] => {
+      const op = byId.get(operation.id);
+      if (!op) return [];
+      const edges = op.after.filter((edge) => byId.has(edge.op));
+      // what was not waited for before it runs on, and holds it too
+      const running = waits(op).slice(edges.length);
+      return [{ operation, after: [...edges.map((edge) => waitOf(edge, byId, worked)), ...running.map(runningOn)] }];
+    });
 }
+
+function waitOf(edge: Operation["after"][number], byId: ReadonlyMap<string, Operation>, worked: Worked): UpWait {
+  const { op, min_min, max_min, because } = edge;
+  return {
+    op,
+    title: byId.get(op)?.title ?? "",
+    min_min,
+    because,
+    ...present({ max_min, known: worked.marks.has(op) ? knownOf(edge, worked) : undefined }),
+  };
+}
+
+const runningOn = ({ clock = "", from, because }: EdgeTimes): UpWait => ({
+  op: clock,
+  title: because,
+  min_min: 0,
+  because,
+  known: { at: 0, from },
+});
 
 function knownOf(edge: Operation["after"][number], worked: Worked): NonNullable<UpWait["known"]> {
   const { since: at, from, until } = edgeTimes(edge, worked);
@@ -58,7 +76,7 @@ export interface UpTyped {
   readonly not_yet?: boolean;
 }
 
-export type UpState = "fits" | "too-early" | "too-late" | "blocked" | "to-come" | "left-out" | "not-yet" | "unreadable";
+type UpState = "fits" | "too-early" | "too-late" | "blocked" | "to-come" | "left-out" | "not-yet" | "unreadable";
 
 /** A row with its time, and whether it can stand there. */
 export interface PlacedRow {

@@ -1,6 +1,7 @@
 "use client";
 import { doseGrams, formatMinutes, inSentence, plain, type Wall } from "@/core/units";
 import { actState } from "@/core/views/actState";
+import { isLooking } from "@/core/views/acts";
 import { liveOf } from "@/core/views/live";
 import type { OperationView } from "@/core/views/operationView";
 import type { Air } from "../frame/climate";
@@ -208,7 +209,7 @@ function Acts({
         {skip}
       </div>
     );
-  if (state === "now")
+  if (state === "now" || (isLooking(operation) && (state === "too-early" || state === "too-late")))
     return (
       <div className="grid justify-items-end gap-1">
         <DoIt operation={operation} air={air} now={now} />
