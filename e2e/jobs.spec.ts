@@ -453,7 +453,7 @@ test("job 14: a scratch sprayed and cut: a gauge reading after the first cut say
   await expect(film.getByRole("img", { name: /Cut coat 1: 66 µm at the flat/ })).toBeVisible();
   await expect(film.getByText(/^(Stop before|Tape the edges before)/)).toBeVisible();
   await workOff(page, treatment, before("close"), 20 * 24);
-  await go(page, treatment, "close");
+  await page.goto(`/treatments/${treatment}/record`);
   await expect(page.getByText(/^Polish (with .* compound|to gloss)/i).first()).toBeAttached();
 });
 

@@ -31,11 +31,12 @@ const labelOf = ({ starts, batch }: OperationView): string =>
 export function DoIt({ operation, air, now, against }: Props) {
   const { parts, batch } = operation;
   const { name, draft, change, asksWhy, wrong, refusal, record, busy } = useDoing(operation, air, against);
-  const [open, setOpen] = useState(
+  const [opened, setOpen] = useState(
     against !== undefined ||
       (now && operation.caliper !== undefined) ||
       (now && operation.kind === "mix" && parts !== undefined && parts.length > 1),
   );
+  const open = opened || refusal !== undefined;
   const [dialog, setDialog] = useState<"scale" | "by-hand" | "batch">();
   const close = () => setDialog(undefined);
   const cup = isCup(operation);

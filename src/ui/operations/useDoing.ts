@@ -1,5 +1,6 @@
 "use client";
 import { useState } from "react";
+import type { Problem } from "@/core/problem";
 import { actState, WHY } from "@/core/views/actState";
 import type { OperationView } from "@/core/views/operationView";
 import { useKept } from "../forms/kept";
@@ -7,14 +8,6 @@ import type { Air } from "../frame/climate";
 import { useWall } from "../frame/now";
 import { useLog } from "../treatment/TreatmentLog";
 import { type AgainstPlan, batchBody, type DoDraft, doBody, doErrors, startDraft, typedAt } from "./doDraft";
-
-/** What the record said of a press, and the time that it was of. */
-interface Refused {
-  readonly at: string;
-  readonly detail: string;
-  /** A reason lets it stand. */
-  readonly asks: boolean;
-}
 
 /** So long ago it is asked once whether that is meant, ms. */
 const LONG_AGO = 300 * 86_400_000;
@@ -29,7 +22,6 @@ export function useDoing(operation: OperationView, air: Air, against: AgainstPla
   const first = startDraft(operation);
   const [kept, keep, forget] = useKept<DoDraft>(`op:${name}`, first);
   const [tried, setTried] = useState(false);
-  const [refused, setRefused] = useState<Refused>();
   const [sure, setSure] = useState("");
   const draft = { ...first, ...kept };
   const change = (to: Partial<DoDraft>) => keep({ ...draft, ...to });
@@ -37,7 +29,8 @@ export function useDoing(operation: OperationView, air: Air, against: AgainstPla
   const asked = { now, wall, after: operation.since ?? now };
   const at = typedAt(draft, asked);
   // at a time of its own it is the record that judges, and asks why; at another time it is asked anew
-  const why = draft.at.trim() === "" ? against : refused?.at === draft.at && refused.asks ? againstAt(operation, at) : undefined;
+  const refused = refusalOf(log.refusedHere, id, draft.at);
+  const why = draft.at.trim() === "" ? against : refused?.errors?.some(({ path }) => path === WHY) ? againstAt(operation, at) : undefined;
   const wrong = doErrors(draft, { ...asked, why: why !== undefined });
   const longAgo = at !== undefined && now - at > LONG_AGO && sure !== draft.at;
   /** Answers whether something was wrong with what was typed. */
@@ -46,12 +39,10 @@ export function useDoing(operation: OperationView, air: Air, against: AgainstPla
     if (Object.keys(wrong).length > 0) return true;
     if (longAgo) {
       setSure(draft.at);
-      setRefused({ at: draft.at, detail: `${wall.stamp(at)} is long ago. Press again if that is right.`, asks: false });
       return true;
     }
     const body = (last ? undefined : batchBody(operation, draft, air, why)) ?? doBody(operation, draft, air, why);
-    const { stands, refused: no } = await log.attempt(body, at === undefined ? {} : { at: new Date(at).toISOString() });
-    setRefused(no && { at: draft.at, detail: no.problem.detail, asks: no.problem.errors?.some(({ path }) => path === WHY) ?? false });
+    const { stands, refused: no } = await log.attempt(body, at === undefined ? {} : { at: new Date(at).toISOString() }, draft.at);
     if (stands) {
       forget();
       setTried(false);
@@ -64,10 +55,18 @@ export function useDoing(operation: OperationView, air: Air, against: AgainstPla
     change,
     asksWhy: why !== undefined,
     wrong: tried ? wrong : {},
-    ...(refused?.at === draft.at ? { refusal: refused.detail } : {}),
+    refusal:
+      sure !== "" && sure === draft.at && at !== undefined
+        ? `${wall.stamp(at)} is long ago. Press again if that is right.`
+        : refused?.detail,
     record,
     busy: log.busy,
   };
+}
+
+/** What the record said of this press, as long as it is of the time that is typed. */
+function refusalOf(last: ReturnType<typeof useLog>["refusedHere"], op: string, at: string): Problem | undefined {
+  return last && "op" in last.body && last.body.op === op && last.typed === at ? last.problem : undefined;
 }
 
 /** How a typed time stands to the plan as far as the page knows its window. */

@@ -17,7 +17,9 @@ interface Log {
   /** Write an entry; true when it stands in the log, or is kept here until it can. */
   readonly write: (body: EventBody, options?: EntryOptions) => Promise<boolean>;
   /** The same for a press that tells its refusal itself, right there. */
-  readonly attempt: (body: EventBody, options?: EntryOptions) => Promise<Put>;
+  readonly attempt: (body: EventBody, options: EntryOptions, typed: string) => Promise<Put>;
+  /** What the last such press was refused with, and the time as it was typed for it. */
+  readonly refusedHere?: Refused & { readonly typed: string };
   /** The same for one mix that others take of too: `body` is what it is for this treatment. */
   readonly writeBatch: (body: EventBody, batch: KeptBatch) => Promise<boolean>;
   readonly busy: boolean;
@@ -106,7 +108,15 @@ export function TreatmentLog({ id, piece, version, children }: { id: string; pie
     return stands;
   }, []);
   const write = useCallback(async (body: EventBody, options: EntryOptions = {}) => told(await put(body, options)), [put, told]);
-  const attempt = useCallback((body: EventBody, options: EntryOptions = {}) => put(body, options), [put]);
+  const [refusedHere, setRefusedHere] = useState<Log["refusedHere"]>();
+  const attempt = useCallback(
+    async (body: EventBody, options: EntryOptions, typed: string) => {
+      const outcome = await put(body, options);
+      setRefusedHere(outcome.refused && { ...outcome.refused, typed });
+      return outcome;
+    },
+    [put],
+  );
   const writeBatch = useCallback(async (body: EventBody, batch: KeptBatch) => told(await put(body, {}, batch)), [put, told]);
 
   useEffect(() => {
@@ -126,8 +136,9 @@ export function TreatmentLog({ id, piece, version, children }: { id: string; pie
       errors: refused?.problem.errors ?? [],
       kept,
       ...(refused ? { refusal: refused.problem.detail } : {}),
+      ...(refusedHere ? { refusedHere } : {}),
     }),
-    [id, version, write, attempt, writeBatch, busy, refused, kept],
+    [id, version, write, attempt, writeBatch, busy, refused, refusedHere, kept],
   );
   return (
     <LogContext value={value}>
