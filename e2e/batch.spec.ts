@@ -110,8 +110,7 @@ test("a check that measures it low offers the way back to Fill; a clock found so
   const treatment = await readyToMix(page, "Swing-boat finial");
   await workOff(page, treatment, (id) => id.includes("/fill/check-fill"));
   await page.goto(`/treatments/${treatment}/fill`);
-  await page.getByText("Do it, with a reason").first().click();
-  await page.getByLabel("Why is it done all the same?").fill("looked at under the lamp");
+  await page.getByRole("button", { name: /^More: Look for pinholes/ }).click();
   await page.getByLabel(/^Height against the old surface/).fill("-0.4");
   await page.getByRole("button", { name: /^Done: Look for pinholes/ }).click();
   await expect(page.getByRole("button", { name: "Back to Fill: 0.4 mm low" })).toBeVisible();

@@ -104,10 +104,10 @@ test("from an empty bench to the record, and back in from its dossier", async ({
     await expect(page).toHaveURL(/\/fill/);
     const early = page.getByRole("list", { name: "Operations" }).getByRole("listitem").first();
     await early.getByText("Do it, with a reason").click();
-    await early.getByRole("button", { name: /^Done: / }).click();
+    await early.getByRole("button", { name: /^Do it all the same: / }).click();
     await expect(page.getByText("Say why, in a few words: the record keeps it.")).toBeVisible();
     await early.getByLabel("Why is it done all the same?").fill("the thumbnail says it is firm");
-    await early.getByRole("button", { name: /^Done: / }).click();
+    await early.getByRole("button", { name: /^Do it all the same: / }).click();
     await workStation(page);
     await page.getByRole("link", { name: "Go on to Level" }).click();
     await expect(page).toHaveURL(/\/level$/);

@@ -202,7 +202,7 @@ export const MATCHED = {
   ],
 };
 
-const ACT = /^(Done|Mixed now|Glued now|Laid now): /;
+const ACT = /^(Done|Mixed now|Glued now|Laid now|Do it all the same): /;
 const operations = (page: Page) => page.getByRole("list", { name: "Operations" }).getByRole("listitem");
 
 /** Do what is open at the station from top to bottom, as its window allows or else with a reason; what `keep` means stays. */

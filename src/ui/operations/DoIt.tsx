@@ -40,7 +40,7 @@ export function DoIt({ operation, air, now, against }: Props) {
   const [dialog, setDialog] = useState<"scale" | "by-hand" | "batch">();
   const close = () => setDialog(undefined);
   const cup = isCup(operation);
-  const label = labelOf(operation);
+  const label = asksWhy ? "Do it all the same" : labelOf(operation);
   const press = async (last: boolean) => {
     if (await record(last)) setOpen(true);
   };
@@ -79,7 +79,7 @@ export function DoIt({ operation, air, now, against }: Props) {
           <span className="unit">min</span>
         </label>
         <button type="submit" className={`btn ${now ? "go" : ""}`} disabled={busy} aria-label={`${label}: ${operation.text}`}>
-          {asksWhy ? "Do it all the same" : label}
+          {label}
         </button>
         {!open && (
           <button type="button" className="link-btn" onClick={() => setOpen(true)} aria-label={`More: ${operation.text}`}>
