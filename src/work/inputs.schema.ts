@@ -62,6 +62,9 @@ export type PieceEdit = Static<typeof PieceEdit>;
 export const NewTreatment = strict({ id: id(), title: line(200), promised: promised(), part: Type.Optional(KnownPart) });
 export type NewTreatment = Static<typeof NewTreatment>;
 
+/** The air of what is started is to be that of its own hour, as it was read or set here then. */
+const airThen = () => Type.Optional(Type.Boolean());
+
 /** An entry for the log. `version` counts the log as the writer saw it; `key` makes a repeat one entry. */
 export const NewEntry = strict({
   key: Type.String({ minLength: 8, maxLength: 80 }),
@@ -71,6 +74,7 @@ export const NewEntry = strict({
   minutes_ago: Type.Optional(Type.Number({ minimum: 0, maximum: 2880 })),
   /** When it was done, where that is longer ago. */
   at: Type.Optional(instant()),
+  air_then: airThen(),
   /** Who did it, as they call themselves. */
   by: Type.Optional(line(200)),
 });
@@ -84,6 +88,7 @@ export const WriteUp = strict({
       key: Type.String({ minLength: 8, maxLength: 80 }),
       body: EventBody,
       at: Type.Optional(instant()),
+      air_then: airThen(),
       by: Type.Optional(line(200)),
     }),
     { minItems: 1, maxItems: 200 },

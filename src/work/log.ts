@@ -1,5 +1,6 @@
 import { gradeIn } from "@/core/level/ladder";
 import { QUARTERS_A_SHEET, sheetsFor } from "@/core/level/rung";
+import { takenInAll } from "@/core/mix/batches";
 import { faceOf } from "@/core/plan/sums";
 import type { BodyOf, EventBody, LogEntry } from "@/core/record/events.schema";
 import { readLog } from "@/core/record/treatment";
@@ -47,8 +48,10 @@ export async function appendEntry(treatmentId: string, input: unknown, now: Date
 
 /** Whether an entry is the one that was sent: what the record puts in itself is not looked at. */
 function isSame(kept: object, sent: EventBody): boolean {
-  const told = (body: object) =>
-    canonical(Object.fromEntries(Object.entries(body).filter(([field]) => field !== "words" && field !== "title" && field !== "paper")));
+  const told = (body: object) => {
+    const { words: _words, title: _title, paper: _paper, start, ...rest } = body as Record<string, unknown>;
+    return canonical({ ...rest, ...(start ? { start: { ...start, climate: undefined } } : {}) });
+  };
   return told(kept) === told(sent);
 }
 
@@ -70,7 +73,7 @@ export async function heldTreatment(tx: Em, id: string): Promise<{ treatment: IT
 }
 
 /** An entry that is about to be written: `past` where its time was typed. */
-export interface Writing extends Pick<NewEntry, "key" | "body" | "corrects" | "by"> {
+export interface Writing extends Pick<NewEntry, "key" | "body" | "corrects" | "by" | "air_then"> {
   readonly at: Date;
   readonly past: boolean;
 }
@@ -87,9 +90,10 @@ export async function writeEntry(
   now: Date,
 ): Promise<{ id: string; version: number }> {
   const { key, at, corrects, by } = writing;
-  const plan = await admitOrThrow(tx, record, writing, now);
+  const told = { ...writing, body: writing.air_then ? await withItsAir(tx, writing) : writing.body };
+  const plan = await admitOrThrow(tx, record, told, now);
   await paperBack(tx, record.log, corrects);
-  const body = await withPaper(tx, inItsWords(writing.body, plan), plan);
+  const body = await withPaper(tx, inItsWords(told.body, plan), plan);
   const version = treatment.version + 1;
   const id = crypto.randomUUID();
   tx.create(LogRow, {
@@ -113,6 +117,13 @@ export async function writeEntry(
   if (body.kind === "done" || body.kind === "batch-mixed")
     await drawn(tx, body, plan, { at, because: "mixed", piece: record.piece_title, entry: id, by });
   return { id, version };
+}
+
+/** What was started, in the air of the hour in which it was. */
+async function withItsAir(tx: Em, { body, at }: Writing): Promise<EventBody> {
+  if (!("start" in body) || !body.start) return body;
+  const { temp_C, rh_pct } = await airNow(tx, at);
+  return { ...body, start: { ...body.start, climate: { temp_C, rh_pct } } } as EventBody;
 }
 
 /** When a log was closed, where that stands. */
@@ -154,7 +165,7 @@ async function drawn(tx: Em, body: BodyOf<"done"> | BodyOf<"batch-mixed">, plan:
   const { op, start } = body;
   if (!start?.lot_id && !start?.also?.lot_id) return;
   const { batch, portion_g } = body.kind === "done" ? body : {};
-  const weighed = start.parts?.reduce((sum, { actual_g }) => sum + actual_g, 0);
+  const weighed = start.parts && takenInAll(start.parts);
   const grams = portion_g ?? weighed ?? plan?.repair.operations.find(({ id }) => id === op)?.mass_g ?? 0;
   const also = start.also?.mass_g ?? 0;
   const taken = [

@@ -1,4 +1,5 @@
-import { done } from "@/core/views/story.fixture";
+import { done, mixed, READY } from "@/core/views/story.fixture";
+import { setClimate } from "./climate";
 import { chosenTreatment, NOW, problemOf, scratchDatabase } from "./testing.fixture";
 import { treatmentPage } from "./treatments";
 import { writeUp } from "./writeUp";
@@ -42,4 +43,18 @@ test("another window’s entry is told, a time to come is refused at its field",
   expect(await problemOf(writeUp(treatment, { version: 2, entries: [entry("r1/ready/photograph", -90)] }, NOW))).toMatchObject({
     status: 422,
   });
+});
+
+test("what is written up in the evening has the air of its own hour, not of the evening", async () => {
+  const treatment = await chosenTreatment();
+  await setClimate({ source: "hand", temp_C: 11, rh_pct: 40 }, new Date(ago(300)));
+  await setClimate({ source: "hand", temp_C: 24, rh_pct: 60 }, new Date(ago(30)));
+  const prepared = READY.map((op, i) => entry(op, 200 - i * 10));
+  const mix = mixed(1) as { readonly op: string };
+  const entries = [...prepared, { ...entry(mix.op, 120, mix), air_then: true }];
+  const first = await writeUp(treatment, { version: 2, entries }, NOW);
+  expect(first.refused).toEqual([]);
+  const { record } = await treatmentPage(treatment);
+  expect(record.log.at(-1)?.body).toMatchObject({ start: { climate: { temp_C: 11, rh_pct: 40 } } });
+  expect((await writeUp(treatment, { version: first.version, entries }, NOW)).version).toBe(first.version);
 });

@@ -1,4 +1,5 @@
 import type { Range } from "../catalogue";
+import { takenOf, type Weighed } from "../mix/batches";
 import { type CameOutWay, type Cause, type CauseRow, likely, silent } from "../mix/causes";
 import { RATIO_OFF_PCT } from "../mix/weighing";
 import { formatMinutes, plain } from "../units";
@@ -6,7 +7,7 @@ import { OUTCOMES, type Outcome } from "./outcomes.data";
 
 /** What is on record of a mix, and what its class asks. */
 export interface MixFacts {
-  readonly parts: ReadonlyArray<{ readonly name: string; readonly planned_g: number; readonly actual_g: number }>;
+  readonly parts: readonly Weighed[];
   readonly temp_C: number;
   readonly reference_C: number;
   /** Below this it does not cure. */
@@ -24,8 +25,8 @@ export interface MixFacts {
 
 /** Which part fell short of its ratio to the others, and by how many percent. */
 export function shortPart(parts: MixFacts["parts"]): { readonly name: string; readonly off_pct: number } {
-  const most = Math.max(...parts.map(({ planned_g, actual_g }) => actual_g / planned_g));
-  const shares = parts.map(({ name, planned_g, actual_g }) => ({ name, off_pct: (1 - actual_g / planned_g / most) * 100 }));
+  const most = Math.max(...parts.map((part) => takenOf(part) / part.planned_g));
+  const shares = parts.map((part) => ({ name: part.name, off_pct: (1 - takenOf(part) / part.planned_g / most) * 100 }));
   return shares.reduce((short, each) => (each.off_pct > short.off_pct ? each : short), { name: "", off_pct: 0 });
 }
 

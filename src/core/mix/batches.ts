@@ -61,18 +61,29 @@ function between(portions: readonly Portion[], from_g: number, to_g: number): Po
   });
 }
 
-interface Weighed {
+/** A part of a mix: what was planned of it, and what was weighed where it was, g. */
+export interface Weighed {
   readonly name: string;
   readonly planned_g: number;
-  readonly actual_g: number;
+  readonly actual_g?: number;
 }
+
+/** What was taken of a part, g: as weighed, else as planned. */
+export const takenOf = ({ planned_g, actual_g }: Pick<Weighed, "planned_g" | "actual_g">): number => actual_g ?? planned_g;
+
+/** What was taken of all parts, g. */
+export const takenInAll = (parts: ReadonlyArray<Pick<Weighed, "planned_g" | "actual_g">>): number =>
+  parts.reduce((sum, part) => sum + takenOf(part), 0);
 
 /** Several cups of one mix as one, part by part; planned is the whole where it is known, g. */
 export function asOne(cups: ReadonlyArray<readonly Weighed[]>, whole_g?: number): Weighed[] {
   const sums = new Map<string, Weighed>();
-  for (const { name, planned_g, actual_g } of cups.flat()) {
+  const weighed = cups.flat().some(({ actual_g }) => actual_g !== undefined);
+  for (const part of cups.flat()) {
+    const { name, planned_g } = part;
     const known = sums.get(name);
-    sums.set(name, { name, planned_g: planned_g + (known?.planned_g ?? 0), actual_g: actual_g + (known?.actual_g ?? 0) });
+    const actual_g = takenOf(part) + (known ? takenOf(known) : 0);
+    sums.set(name, { name, planned_g: planned_g + (known?.planned_g ?? 0), ...(weighed ? { actual_g } : {}) });
   }
   const planned = [...sums.values()].reduce((sum, { planned_g }) => sum + planned_g, 0);
   const factor = whole_g === undefined || planned <= 0 ? 1 : whole_g / planned;

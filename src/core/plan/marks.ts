@@ -1,3 +1,4 @@
+import { takenInAll } from "../mix/batches";
 import { present } from "../units";
 
 /** What was done of an operation, as its log tells it. */
@@ -15,12 +16,12 @@ export interface OpMark {
 export interface DoneFacts {
   readonly places?: readonly string[];
   readonly surface_mm?: number;
-  readonly start?: { readonly parts?: ReadonlyArray<{ readonly planned_g: number; readonly actual_g: number }> };
+  readonly start?: { readonly parts?: ReadonlyArray<{ readonly planned_g: number; readonly actual_g?: number }> };
 }
 
 /** The figures of a mark, from the entry that made it. Grams, mm. */
 export function markFacts({ places, surface_mm, start }: DoneFacts): Omit<OpMark, "status" | "at"> {
   const planned = start?.parts?.reduce((sum, { planned_g }) => sum + planned_g, 0) ?? 0;
-  const actual = start?.parts?.reduce((sum, { actual_g }) => sum + actual_g, 0) ?? 0;
+  const actual = takenInAll(start?.parts ?? []);
   return present({ places, surface_mm, mixed_share: planned > 0 ? actual / planned : undefined });
 }

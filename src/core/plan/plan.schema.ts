@@ -65,7 +65,7 @@ const PlanEntry = strict({
                 maxItems: 20,
                 items: {
                   type: "object",
-                  required: ["planned_g", "actual_g"],
+                  required: ["planned_g"],
                   properties: { planned_g: { type: "number", minimum: 0 }, actual_g: { type: "number", minimum: 0 } },
                 },
               },

@@ -34,7 +34,8 @@ const Start = strict({
   product: Type.Optional(OwnProductSchema),
   /** Film or layer thickness that the drying is reckoned with. */
   thickness_mm: Type.Number({ exclusiveMinimum: 0, maximum: 1000 }),
-  parts: Type.Optional(Type.Array(strict({ name: name(), planned_g: from0(), actual_g: from0() }), { maxItems: 20 })),
+  /** Without `actual_g` nobody weighed it: it was taken as planned. */
+  parts: Type.Optional(Type.Array(strict({ name: name(), planned_g: from0(), actual_g: Type.Optional(from0()) }), { maxItems: 20 })),
   /** What it was weighed on, and by how much that may be off. */
   scale: Type.Optional(strict({ name: Type.String({ minLength: 1, maxLength: 120 }), off_g: from0() })),
   /** The lot it was taken from, as the jar is labelled. */

@@ -91,6 +91,18 @@ const SECOND: ReadonlyArray<readonly [body: StoredEntry["body"], now: object]> =
     { kind: "done", op: "r1/level/measure-after/d1", surface_mm: 0.1, note: "thickness: 3.2 mm. at the rim" },
   ],
   [
+    {
+      kind: "done",
+      op: "r1/fill/mix-1/epoxy-putty",
+      start: { class: "epoxy-putty", thickness_mm: 5, climate: AIR, parts: [{ name: "A", planned_g: 1.234, actual_g: 1.234 }] },
+    },
+    {
+      kind: "done",
+      op: "r1/fill/mix-1/epoxy-putty",
+      start: { class: "epoxy-putty", thickness_mm: 5, climate: AIR, parts: [{ name: "A", planned_g: 1.234 }] },
+    },
+  ],
+  [
     { kind: "done", op: "r1/ready/mask", found: {} },
     { kind: "done", op: "r1/ready/mask" },
   ],

@@ -113,10 +113,25 @@ function stepsBecomeOperations(body: StoredEntry["body"]): StoredEntry["body"] {
   }
 }
 
-/** The second version kept findings under names of one's own; the third has a field for each that is known: the old ones stay, as words. */
-function findingsBecomeWords({ found, ...body }: StoredEntry["body"]): StoredEntry["body"] {
+/**
+ * The second version kept findings under names of one's own; the third has a field for each that is known: the old ones stay, as words. And
+ * it put down what was planned as weighed: what is the plan to the last digit, and on no scale, nobody weighed.
+ */
+function findingsBecomeWords({ found, ...stored }: StoredEntry["body"]): StoredEntry["body"] {
+  const body = unweighed(stored as StoredEntry["body"]);
   if (body.kind !== "done" || typeof found !== "object" || found === null) return found === undefined ? body : { ...body, found };
   const words = Object.entries(found).map(([what, value]) => `${what}: ${String(value)}`);
   const note = [...words, ...(body.note ? [String(body.note)] : [])].join(". ").slice(0, 2000);
   return note === "" ? body : { ...body, note };
+}
+
+interface OldStart {
+  readonly scale?: unknown;
+  readonly parts?: ReadonlyArray<{ readonly planned_g: number; readonly actual_g?: number }>;
+}
+
+function unweighed(body: StoredEntry["body"]): StoredEntry["body"] {
+  const start = body.start as OldStart | undefined;
+  if (!start?.parts || start.scale || body.batch || start.parts.some(({ planned_g, actual_g }) => planned_g !== actual_g)) return body;
+  return { ...body, start: { ...start, parts: start.parts.map(({ actual_g: _assumed, ...part }) => part) } };
 }

@@ -1,4 +1,5 @@
 import type { ClassName } from "../catalogue";
+import { takenInAll, takenOf } from "../mix/batches";
 import type { Start } from "../record/events.schema";
 import type { Act } from "./acts";
 import type { Worked } from "./worked";
@@ -50,16 +51,16 @@ export function startOfShare(
 ): Start | undefined {
   const operation = worked.repair.operations.find(({ id }) => id === op);
   if (!operation || operation.class !== mixed.class || !operation.starts) return undefined;
-  const whole = mixed.parts.reduce((sum, { actual_g }) => sum + actual_g, 0);
+  const whole = takenInAll(mixed.parts);
   const link = worked.repair.links.find(({ id }) => id === operation.link);
   const planned = new Map(operation.parts?.map((part) => [part.name, part.mass_g]));
   return {
     ...mixed,
     thickness_mm: operation.thickness_mm ?? link?.material.cure.at_mm ?? 1,
-    parts: mixed.parts.map(({ name, planned_g, actual_g }) => ({
-      name,
-      planned_g: planned.get(name) ?? planned_g,
-      actual_g: whole > 0 ? (actual_g * mass_g) / whole : 0,
+    parts: mixed.parts.map((part) => ({
+      name: part.name,
+      planned_g: planned.get(part.name) ?? part.planned_g,
+      actual_g: whole > 0 ? (takenOf(part) * mass_g) / whole : 0,
     })),
   };
 }

@@ -1,7 +1,8 @@
 import { type MaterialClass, type Range, type Station, stationLabel } from "../catalogue";
 import { type OwnerLine, ownerLines } from "../close/ownerDates";
+import { takenOf } from "../mix/batches";
 import { sumRanges } from "../plan/sums";
-import type { BodyOf, EventKind } from "../record/events.schema";
+import type { BodyOf, EventKind, Start } from "../record/events.schema";
 import { opWords } from "../record/opId";
 import { type Entry, handsMinutes, materialTaken, STATION_ORDER, stationOf, type Treatment } from "../record/treatment";
 import { doseGrams, figure, formatMinutes, inSentence } from "../units";
@@ -37,7 +38,9 @@ export interface UsedRow {
   readonly material: string;
   readonly what: string;
   readonly at: string;
-  readonly parts: string;
+  /** As weighed, and as planned where nobody weighed it. */
+  readonly weighed: string;
+  readonly planned: string;
   readonly lot: string;
   readonly climate: string;
 }
@@ -46,7 +49,7 @@ export interface UsedRow {
 export function materialsUsed(treatment: Treatment, worked: Worked): UsedRow[] {
   const { operations } = worked.repair;
   return toldEntries(treatment, worked).flatMap(({ id, at, body }) => {
-    if ((body.kind !== "done" && body.kind !== "batch-mixed") || !body.start) return [];
+    if ((body.kind !== "done" && body.kind !== "batch-mixed") || !body.start || isOfAMix(body, worked)) return [];
     const { parts, lot, also, climate } = body.start;
     return [
       {
@@ -54,12 +57,31 @@ export function materialsUsed(treatment: Treatment, worked: Worked): UsedRow[] {
         material: materialTaken(body.start).name,
         what: nameOf(body.op, operations),
         at,
-        parts: parts?.map(({ name, actual_g }) => `${name} ${doseGrams(actual_g)}`).join(" : ") ?? "",
+        ...gramsOf(parts ?? []),
         lot: [lot, also && `${also.lot} (${doseGrams(also.mass_g)})`].filter(Boolean).join(" and "),
         climate: `${figure(climate.temp_C, 1)} °C, ${figure(climate.rh_pct, 0)} % RH`,
       },
     ];
   });
+}
+
+/** What was laid out of a cup is booked with the cup, not once more. */
+function isOfAMix({ op: id, start }: { readonly op: string; readonly start?: Start }, { repair, marks }: Worked): boolean {
+  if (start?.parts) return false;
+  const byId = new Map(repair.operations.map((operation) => [operation.id, operation]));
+  const laid = byId.get(id);
+  if (!laid || laid.kind === "mix") return false;
+  return laid.after.some(({ op }) => {
+    const before = byId.get(op);
+    return before?.kind === "mix" && before.class === start?.class && marks.get(op)?.status === "done";
+  });
+}
+
+/** Parts in words, as weighed or else as planned. */
+function gramsOf(parts: NonNullable<Start["parts"]>): Pick<UsedRow, "weighed" | "planned"> {
+  const weighed = parts.some(({ actual_g }) => actual_g !== undefined);
+  const words = parts.map((part) => `${part.name} ${doseGrams(takenOf(part))}`).join(" : ");
+  return weighed ? { weighed: words, planned: "" } : { weighed: "", planned: words };
 }
 
 /** What Close and the printed record show; minutes, and ms since the epoch. */
@@ -92,6 +114,7 @@ export function closingView(treatment: Treatment, worked: Worked): ClosingView {
   const told = toldEntries(treatment, worked);
   const hands = told.filter(({ body }) => BY_HAND.includes(body.kind)).map(({ at }) => Date.parse(at));
   const { repair, clocks } = worked;
+  const labels = new Map(repair.places.map(({ id, label }) => [id, label]));
   const fulls = [...clocks.values()].flatMap(({ stages }) => stages.filter(({ stage }) => stage === "full").flatMap(({ at }) => at ?? []));
   return {
     review: reviewOf(told, operations),
@@ -99,7 +122,7 @@ export function closingView(treatment: Treatment, worked: Worked): ClosingView {
       round,
       at,
       station: stationLabel(station),
-      places,
+      places: places.map((id) => labels.get(id) ?? id),
       because,
     })),
     against: againstWords(told, worked),

@@ -2,6 +2,7 @@ import { dryFilmUm } from "../catalogue";
 import { lossScene } from "../fill/section";
 import { jointScene } from "../join/jointSection";
 import type { SizedBrace } from "../join/sizing";
+import { takenInAll } from "../mix/batches";
 import type { WorkedDamage } from "../plan/damageContext";
 import type { PlaceLayers } from "../plan/layers";
 import type { WorkPlace } from "../plan/links";
@@ -162,7 +163,7 @@ function hatchOf(layers: PlaceLayers["layers"], i: number, ground: string): stri
 function massOf(mix: Operation | undefined, mixed: Mark | undefined, place: WorkPlace) {
   const plan_g = mix?.portions?.find((each) => each.place === place.id)?.mass_g ?? mix?.mass_g;
   const parts = mixed?.body.kind === "done" ? mixed.body.start?.parts : undefined;
-  const weighed = parts?.reduce((sum, { actual_g }) => sum + actual_g, 0);
+  const weighed = parts && takenInAll(parts);
   const share = plan_g !== undefined && mix?.mass_g ? plan_g / mix.mass_g : 1;
   return { plan_g, done_g: weighed === undefined ? undefined : weighed * share };
 }

@@ -6,6 +6,7 @@ import { OUTCOMES } from "../fill/outcomes.data";
 import { SCHOOLS, textureRow } from "../fill/schools.data";
 import { spotRow } from "../fill/spots.data";
 import { gradeIn } from "../level/ladder";
+import { takenOf } from "../mix/batches";
 import type { BodyOf, EventBody, EventKind, Start } from "../record/events.schema";
 import { opWords } from "../record/opId";
 import { materialTaken } from "../record/treatment";
@@ -29,6 +30,12 @@ function opName({ op, title, words }: { readonly op: string; readonly title?: st
   return title ?? names.get(op) ?? words ?? opWords(op);
 }
 
+/** Places by their names; where those are not known, how many they are. */
+function placeWords(places: readonly string[], names: Names): string {
+  const known = places.flatMap((place) => names.get(place) ?? []);
+  return known.length === places.length ? known.join(", ") : counted(places.length, "place");
+}
+
 /** The jars that something was taken from; empty where none is known. */
 function lotWords({ lot, also }: Pick<Start, "lot" | "also">): string {
   const first = lot ? `, lot ${lot}` : "";
@@ -37,8 +44,9 @@ function lotWords({ lot, also }: Pick<Start, "lot" | "also">): string {
 
 function started(start: BodyOf<"done">["start"]): string {
   if (!start) return "";
-  const grams = start.parts?.map((part) => `${part.name} ${doseGrams(part.actual_g)}`).join(", ");
-  return `, ${inSentence(materialTaken(start).name)}${grams ? ` (${grams})` : ""}${lotWords(start)}${start.scale ? `, on the ${start.scale.name} ± ${plain(start.scale.off_g, 3)} g` : ""}`;
+  const weighed = start.parts?.some(({ actual_g }) => actual_g !== undefined);
+  const grams = start.parts?.map((part) => `${part.name} ${doseGrams(takenOf(part))}`).join(", ");
+  return `, ${inSentence(materialTaken(start).name)}${grams ? ` (${weighed ? "weighed" : "planned"}: ${grams})` : ""}${lotWords(start)}${start.scale ? `, on the ${start.scale.name} ± ${plain(start.scale.off_g, 3)} g` : ""}`;
 }
 
 const labText = ({ L, a, b }: Lab): string => `L ${plain(L, 0)}, a ${plain(a, 0)}, b ${plain(b, 0)}`;
@@ -52,13 +60,13 @@ const SAY: Sayings = {
     `Dry run: ${plain(minutes)} min, ${counted(items.length, "thing")} on the clamp map, ${two_marks ? "two marks meet" : "no marks"}`,
   "shards-mapped": ({ count, touching }) => `Mapped ${count} shards, ${counted(touching.length, "touch", "touches")}`,
   "form-chosen": ({ form, reason }) => `Form: ${form}${reason ? `. ${reason}` : ""}`,
-  "fill-set": ({ school, texture, proud_mm, extra_pct, volumes = [] }) =>
+  "fill-set": ({ school, texture, proud_mm, extra_pct, volumes = [] }, names) =>
     `Fill: ${[
       SCHOOLS.find((row) => row.school === school)?.label.toLowerCase(),
       texture && textureRow(texture).label.toLowerCase(),
       proud_mm === undefined ? undefined : `${plain(proud_mm, 2)} mm proud`,
       extra_pct === undefined ? undefined : `${plain(extra_pct, 0)} % over the need`,
-      ...volumes.map(({ place, cm3, by }) => `${place} holds ${plain(cm3, 2)} cm³ by ${by}`),
+      ...volumes.map(({ place, cm3, by }) => `${placeWords([place], names)} holds ${plain(cm3, 2)} cm³ by ${by}`),
     ]
       .filter((part) => part !== undefined)
       .join(", ")}`,
@@ -98,7 +106,7 @@ const SAY: Sayings = {
     `Sheen: ${plain(here_gu, 0)} gloss units here, ${plain(beside_gu, 0)} beside it${next ? `. ${next}` : ""}`,
   parted: ({ title }) => `Treated apart from here on: ${title}`,
   skipped: ({ reason, ...said }, names) => `Left out: ${opName(said, names)}. ${reason}`,
-  "round-opened": ({ station, places, because }) => `Back to ${stationLabel(station)}, ${places.join(", ")}: ${because}`,
+  "round-opened": ({ station, places, because }, names) => `Back to ${stationLabel(station)}, ${placeWords(places, names)}: ${because}`,
   noted: ({ text }) => `Note: ${text}`,
   closed: ({ signed_by, notes }) => `Signed and closed by ${signed_by}${notes ? `: ${notes}` : ""}`,
   reopened: ({ reason }) => `Reopened: ${reason}`,

@@ -95,8 +95,8 @@ describe("what is known better than proposed", () => {
       extra_pct: 20,
       volumes: [{ place: "d1/loss", cm3: 3.2, by: "clay" }],
     };
-    expect(entryWords(body)).toBe(
-      "Fill: build over size, carve hard, stamp off the twin, 2 mm proud, 20 % over the need, d1/loss holds 3.2 cm³ by clay",
+    expect(entryWords(body, new Map([["d1/loss", "the rim"]]))).toBe(
+      "Fill: build over size, carve hard, stamp off the twin, 2 mm proud, 20 % over the need, the rim holds 3.2 cm³ by clay",
     );
   });
 });

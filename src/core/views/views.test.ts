@@ -153,7 +153,7 @@ describe("rounds", () => {
     const { worked: found, treatment, acts } = see(until);
     expect(found.repair.operations.some(({ id }) => id.startsWith("r2/fill/mix-1"))).toBe(true);
     expect(acts.find(({ op }) => op.id === "r1/fill/mix-1/epoxy-putty")?.state).toBe("done");
-    expect(closingView(treatment, found).rounds).toMatchObject([{ round: 2, station: "Fill", places: ["d1/loss"], because: "a pinhole" }]);
+    expect(closingView(treatment, found).rounds).toMatchObject([{ round: 2, station: "Fill", places: ["The chip"], because: "a pinhole" }]);
     const stop = routeOf(treatment, found, briefOf(treatment, found, NOON), WALL, NOON).find(({ station }) => station === "fill");
     expect(stop?.loop?.words).toBe("round 2: a pinhole");
   });
@@ -229,12 +229,16 @@ describe("what pages show", () => {
     const says = (body: Parameters<typeof entryWords>[0]) => entryWords(body, names);
     expect(says(surveyed())).toBe("Surveyed: edge chip, 34 × 11 × 6 mm");
     expect(says(matched)).toBe("Chose epoxy putty → acrylic paint and pigments → clear acrylic gloss, reversible first");
-    expect(says(mixed(1))).toBe("Mix layer 1, epoxy putty (A 1.02 g, B 1.00 g)");
+    expect(says(mixed(1))).toBe("Mix layer 1, epoxy putty (weighed: A 1.02 g, B 1.00 g)");
     expect(says(done("r1/fill/check-fill/d1", { surface_mm: -0.3, note: "one pit" }))).toBe(
       "Fill: check fill. measured 0.3 mm low. one pit",
     );
     expect(says({ kind: "skipped", op: "r1/level/grit-P120/d1", reason: "flat already" })).toBe("Left out: Level: grit P120. flat already");
-    expect(says({ kind: "round-opened", station: "fill", places: ["d1/loss"], because: "a pit" })).toBe("Back to Fill, d1/loss: a pit");
+    expect(says({ kind: "round-opened", station: "fill", places: ["d1/loss"], because: "a pit" })).toBe("Back to Fill, 1 place: a pit");
+    const places = new Map([["d1/loss", "the chip"]]);
+    expect(entryWords({ kind: "round-opened", station: "fill", places: ["d1/loss"], because: "a pit" }, places)).toBe(
+      "Back to Fill, the chip: a pit",
+    );
     expect(says({ kind: "closed", notes: "sound", signed_by: "M." })).toBe("Signed and closed by M.: sound");
   });
 });

@@ -4,6 +4,7 @@ import type { Air } from "../cure/lag";
 import { type StageTime, stageTimes } from "../cure/running";
 import { gradeIn } from "../level/ladder";
 import type { Shelf } from "../match/case";
+import { takenInAll } from "../mix/batches";
 import type { Tools } from "../operation/subject";
 import type { FillPlan } from "../plan/context";
 import type { DamageInput } from "../plan/damageContext";
@@ -246,7 +247,7 @@ function batchOf({ id, at, body: { start } }: Entry<"batch-mixed">, climate: Cur
   return {
     entry: id,
     at: Date.parse(at),
-    mass_g: start.parts?.reduce((sum, { actual_g }) => sum + actual_g, 0) ?? 0,
+    mass_g: takenInAll(start.parts ?? []),
     ...present({ until: stages.find(({ stage }) => stage === "working")?.at }),
   };
 }

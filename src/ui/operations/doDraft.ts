@@ -1,5 +1,5 @@
 import type { BodyOf } from "@/core/record/events.schema";
-import { readTime, TIME_FORMS, type TimeContext } from "@/core/units";
+import { present, readTime, TIME_FORMS, type TimeContext } from "@/core/units";
 import type { OperationView } from "@/core/views/operationView";
 import type { JarChoice } from "@/core/views/stock";
 import { parseNumber } from "../forms/parse";
@@ -132,7 +132,11 @@ export function jarOf({ jar }: Pick<DoDraft, "jar">, jars: readonly JarChoice[] 
 /** The clock that it starts: with what was weighed, on what, out of which jar, and in which air. */
 function startOf({ start, parts, jars }: OperationView, draft: DoDraft, air: Air): BodyOf<"done">["start"] {
   if (!start) return undefined;
-  const whole = parts?.map(({ name, mass_g }, i) => ({ name, planned_g: mass_g, actual_g: optional(draft.grams[i] ?? "") ?? mass_g }));
+  const whole = parts?.map(({ name, mass_g }, i) => ({
+    name,
+    planned_g: mass_g,
+    ...present({ actual_g: optional(draft.grams[i] ?? "") }),
+  }));
   const film = optional(draft.wet);
   const jar = jarOf(draft, jars);
   const also = jars?.find(({ lot_id }) => lot_id === draft.also && lot_id !== jar?.lot_id);

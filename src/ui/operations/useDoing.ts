@@ -42,7 +42,11 @@ export function useDoing(operation: OperationView, air: Air, against: AgainstPla
       return true;
     }
     const body = (last ? undefined : batchBody(operation, draft, air, why)) ?? doBody(operation, draft, air, why);
-    const { stands, refused: no } = await log.attempt(body, at === undefined ? {} : { at: new Date(at).toISOString() }, draft.at);
+    const { stands, refused: no } = await log.attempt(
+      body,
+      at === undefined ? {} : { at: new Date(at).toISOString(), air_then: true },
+      draft.at,
+    );
     if (stands) {
       forget();
       setTried(false);

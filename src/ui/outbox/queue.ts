@@ -9,6 +9,8 @@ export interface EntryOptions {
   readonly minutes_ago?: number;
   /** When it was done, ISO 8601; absent = when it was pressed. */
   readonly at?: string;
+  /** The air is to be that of its own hour. */
+  readonly air_then?: boolean;
 }
 
 /** An entry on its way to the record. */

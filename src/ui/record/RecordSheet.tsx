@@ -238,6 +238,7 @@ function Used({ used, stamp }: { used: readonly UsedRow[]; stamp: (at: string) =
             <th>For</th>
             <th>When</th>
             <th>Weighed</th>
+            <th>Planned</th>
             <th>Lot</th>
             <th>Climate</th>
           </tr>
@@ -248,7 +249,8 @@ function Used({ used, stamp }: { used: readonly UsedRow[]; stamp: (at: string) =
               <td>{row.material}</td>
               <td>{row.what}</td>
               <td>{stamp(row.at)}</td>
-              <td>{row.parts || "–"}</td>
+              <td>{row.weighed || "not weighed"}</td>
+              <td>{row.planned || "–"}</td>
               <td>{row.lot || "–"}</td>
               <td>{row.climate}</td>
             </tr>

@@ -20,6 +20,7 @@ export const emptyDraft = (): UpDraft => ({ at: "", took: "", found: "", because
 export interface UpEntry {
   readonly key: string;
   readonly at: string;
+  readonly air_then: true;
   readonly body: EventBody;
 }
 
@@ -53,6 +54,7 @@ export function upEntry(placed: PlacedRow, draft: UpDraft, air: Air, refused: bo
   return {
     key: draft.key,
     at: new Date(at).toISOString(),
+    air_then: true,
     body:
       state === "left-out"
         ? { kind: "skipped", op: operation.id, reason: (draft.left_out ?? "").trim() }

@@ -21,7 +21,12 @@ export default async function RecordPage({ params }: PageProps<"/treatments/[id]
         photographs={photographs}
         {...(map_photograph ? { mapPhotograph: map_photograph } : {})}
         worked={worked?.repair.damages ?? []}
-        names={new Map(worked?.repair.operations.map(({ id: op, title }) => [op, title]))}
+        names={
+          new Map([
+            ...(worked?.repair.operations ?? []).map(({ id: op, title }) => [op, title] as const),
+            ...(worked?.repair.places ?? []).map(({ id: place, label }) => [place, label] as const),
+          ])
+        }
         used={worked ? materialsUsed(treatment, worked) : []}
         wall={wall(time_zone)}
         now={now}
