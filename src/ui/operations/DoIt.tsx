@@ -33,7 +33,7 @@ export function DoIt({ operation, air, now, against }: Props) {
   const { name, draft, change, asksWhy, wrong, refusal, record, busy } = useDoing(operation, air, against);
   const [opened, setOpen] = useState(
     against !== undefined ||
-      (now && operation.caliper !== undefined) ||
+      operation.caliper !== undefined ||
       (now && operation.kind === "mix" && parts !== undefined && parts.length > 1),
   );
   const open = opened || refusal !== undefined;
