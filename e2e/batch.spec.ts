@@ -115,6 +115,7 @@ test("a check that measures it low offers the way back to Fill; a clock found so
   await page.getByRole("button", { name: /^Done: Look for pinholes/ }).click();
   await expect(page.getByRole("button", { name: "Back to Fill: 0.4 mm low" })).toBeVisible();
   await page.getByRole("button", { name: "Back to Fill: 0.4 mm low" }).click();
+  await page.getByRole("button", { name: "Open the round" }).click();
   await expect(page.getByText("Round 2").first()).toBeVisible();
   await expect(page.getByText(/measured 0.4 mm low/).first()).toBeVisible();
 });

@@ -298,6 +298,7 @@ test("job 8: an eroded gate: what stops it first, lime in four cups each with it
     await press(page, "Pinhole");
     await press(page, "Mark it");
     await press(page, "Back to Fill: 1 low spot, 1 pinhole, up to 0.6 mm low");
+    await press(page, "Open the round");
     await expect(page.getByText("Round 2").first()).toBeVisible();
     await page.getByText("Found when looked at").click();
     await expect(page.getByRole("list", { name: "Found" })).toContainText("round 2");
@@ -341,6 +342,7 @@ test("job 11: a thin cast hand: overlay measured short takes another thin build;
   await measured.getByRole("button", { name: /^Done/ }).click();
   await page.getByText(/behind$/).click();
   await press(page, "Back to Fill: 0.3 mm low");
+  await press(page, "Open the round");
   await expect(page.getByText("Round 2").first()).toBeVisible();
   await inOrder(page, /^Round 2Mix .* cold-cure acrylic/, /^Round 2Press in/, /^Round 2Measure the thickness after: 1.4 mm/);
   await expect(rows(page).filter({ hasText: /surfacer|Measure the thickness before/ })).toHaveCount(0);

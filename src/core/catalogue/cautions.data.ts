@@ -36,6 +36,15 @@ export const CAUTIONS = [
 export type Caution = (typeof CAUTIONS)[number]["caution"];
 export type CautionRow = (typeof CAUTIONS)[number];
 
+/** What to guard against, in the order told; what is guarded alike is said once. Codes that are not in the table are left out. */
+export function guardsOf(cautions: readonly string[]): Array<Pick<CautionRow, "short"> & { readonly text: string }> {
+  const rows = cautions.flatMap((code): CautionRow[] => CAUTIONS.filter(({ caution }) => caution === code));
+  return [...new Set(rows.map(({ short }) => short))].map((short) => ({
+    short,
+    text: rows.flatMap((row) => (row.short === short ? [row.text] : [])).join(" "),
+  }));
+}
+
 /** The row of a caution. @throws {RangeError} on a name that is not in the table */
 export function cautionRow(caution: Caution): CautionRow {
   const row = CAUTIONS.find((candidate) => candidate.caution === caution);

@@ -14,6 +14,8 @@ export interface StepFacts {
   readonly damage: DamageKind;
   /** The finish beside the loss must survive. */
   readonly survives: boolean;
+  /** It was said that it need not: nothing is masked or tried for it. */
+  readonly yields: boolean;
   readonly through: boolean;
   readonly stance: Stance;
   /** What an earlier repair was glued with. */

@@ -67,6 +67,21 @@ export const COLOUR_OPS = {
     words: { title: "Build the finish anew", text: "Build the finish up anew, coat by coat", why: "Several thin coats dry sooner than one thick one.", done_when: "colour and gloss meet the neighbour faces" },
     cautions: ["vapour"],
   }),
+  // a later round: colour goes under the clear, and on the last coat that is good
+  "flat-coats": row({
+    each: "surface",
+    together: "part",
+    kind: "remove",
+    when: ({ later }) => later?.station === "colour" && later.coats !== "none",
+    facts: ({ later, f }) => ({ clear: later?.coats === "clear", skin: f.on.family === "skin" }),
+    hands: [5, 15],
+    words: ({ facts: { clear, skin } }) => ({
+      title: clear ? "Take the clear off" : "Flat the last coat",
+      text: skin ? "Take the finish off the place with its own thinner on a cloth, to the last good coat" : clear ? "Take the clear off the place, down to colour that is good: P800 wet, a block" : "Flat the last colour matt, down to the coat that is good: P1000 wet, a block",
+      why: clear ? "Colour goes under the clear: over it, it stands on top and never meets what is beside it." : "A new coat holds on a matt one, and what was wrong shows through.",
+      done_when: "it is matt all over, and nothing of what was wrong is left",
+    }),
+  }),
   "release-off": row({
     each: "surface",
     together: "part",
@@ -95,7 +110,7 @@ export const COLOUR_OPS = {
     each: "surface",
     together: "part",
     kind: "clean",
-    needs: [...LEVELLED, "pore-fill", first("release-off", "no grease under colour")],
+    needs: [...LEVELLED, "pore-fill", first("release-off", "no grease under colour"), first("flat-coats", "it is matt")],
     hands: [3, 6],
     words: { title: "Dust off and look", text: "Dust off, wipe, and look in the light it will live in", why: "A grain under a coat shows for ever.", done_when: "a fingertip finds nothing" },
     meets: ["top-on-wax"],

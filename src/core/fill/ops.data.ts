@@ -1,4 +1,4 @@
-import type { MaterialClass, Range } from "../catalogue";
+import { dustOf, type MaterialClass, type Range } from "../catalogue";
 import { humidityFactor } from "../cure/pace";
 import { sheenOf, shrinkLag } from "../cure/shrinkWait";
 import { cue } from "../mix/cue";
@@ -12,6 +12,7 @@ import { textureRow } from "./schools.data";
 
 /** What must be behind before a dam is set, and before anything is laid in a void. */
 const BEFORE_DAM = [
+  first("strip-coats", "the fill is bare"),
   first("clean", "nothing holds on dirt"),
   first("trim", "nothing loose"),
   first("pare", "the edge is level"),
@@ -40,11 +41,11 @@ const BEFORE_FILL = [
 
 const isFirst = ({ n }: LayerSubject) => n === 1;
 const wornThin = ({ f }: { readonly f: { readonly damage: string } }) => f.damage === "worn-thin";
-type Filled = Pick<Voids, "here" | "f">;
+type Filled = Pick<Voids, "here" | "f" | "later">;
 const open = ({ here }: Filled) => here.filter(({ open_behind }) => open_behind);
 /** What is dammed: what is open behind, else the inner face of a chip; never skin, and wood only where it is open. */
 function dammed(s: Filled): readonly PlaceFacts[] {
-  if (s.f.on.family === "skin") return [];
+  if (s.later || s.f.on.family === "skin") return [];
   if (open(s).length > 0) return open(s);
   return s.f.damage === "chip" && s.f.on.family !== "wood" ? s.here : [];
 }
@@ -53,6 +54,10 @@ const nameOf = ({ material }: Pick<Told, "material">) => inSentence(material?.na
 const isFlexible = ({ link }: LaidSubject) => link.material.rigidity === "flexible";
 const has = ({ link }: LaidSubject, stage: string) => link.material.cure.stages.some((each) => each.stage === stage);
 const laid = { after: "place", n: "same", because: "it is laid" } as const;
+/** A bead of some three millimetres: less nobody takes out, cm³. */
+const LEAST_CM3 = 0.02;
+/** A blade takes down what was built, not a push of filler, mm; trade practice. */
+const BLADE_MM = 1;
 /** A pour leaves little in the cup; trade practice, percent. */
 const POUR_EXTRA_PCT = 10;
 /** A second pour is so much of the first, and at least a cubic centimetre; trade practice. */
@@ -72,6 +77,17 @@ export const FILL_OPS = {
     facts: ({ f }) => ({ remaining_mm: measure(f, "remaining_mm") }),
     hands: [2, 4],
     words: ({ facts: { remaining_mm } }) => ({ title: "Measure the thickness", text: `Measure the thickness before: ${plain(remaining_mm, 2)} mm at the survey`, why: "Only before and after tell what the overlay really added.", done_when: "the figure is on record" }),
+  }),
+  // a later round, where coats lie on what is low
+  "strip-coats": row({
+    each: "voids",
+    together: "part",
+    kind: "remove",
+    when: ({ later, f }) => later?.station === "fill" && later.coats !== "none" && !f.kinds.has("film"),
+    facts: ({ f }) => ({ dust: dustOf(f.on) }),
+    hands: [5, 15],
+    words: { title: "Take the coats off", text: "Take the coats off the low place and a finger’s width around it: scrape, then P180 by hand", why: "Filler holds on no coat, and colour laid over clear never meets what is beside it.", done_when: "the fill is bare and the coats run out thin around it" },
+    cautions: ({ facts }) => [facts.dust],
   }),
   dam: row({
     each: "voids",
@@ -95,7 +111,7 @@ export const FILL_OPS = {
     each: "voids",
     together: "part",
     kind: "form",
-    when: ({ formed, anchored }) => formed && anchored,
+    when: ({ formed, anchored, later }) => formed && anchored && !later,
     needs: [first("form", "it is made"), first("release", "it comes off again"), first("set-anchors", "the anchors stand")],
     hands: [4, 12],
     words: { title: "Set the form", text: "Set the form around the anchors and wedge it", why: "The anchors had to go in first; now it holds what is poured to the line.", done_when: "no light shows under its edge, and it does not rock" },
@@ -125,7 +141,7 @@ export const FILL_OPS = {
       { after: "mix", n: "before", stage: ["hard", "full"], when: ({ film }) => !film, because: "layer # is ready for the next" },
     ],
     ...its,
-    amount: (s) => ({ takes: s.takes.map(({ place, need_cm3 }) => ({ place: place.id, cm3: need_cm3 })), extra_pct: (cm3: number) => extraPct(s, cm3), apply: s.apply }),
+    amount: (s) => ({ takes: s.takes.map(({ place, need_cm3 }) => ({ place: place.id, cm3: need_cm3 })), extra_pct: (cm3: number) => extraPct(s, cm3), apply: s.apply, ...(s.film ? {} : { least_cm3: LEAST_CM3 }) }),
     thickness: (s, place) => s.takes.find((each) => each.place.id === place.id)?.applied_mm,
     starts: "mixed",
     apart: [],
@@ -232,7 +248,7 @@ export const FILL_OPS = {
     stem: "demould",
     together: "part",
     kind: "demould",
-    when: ({ link, f }) => link.material.group === "plaster" && (f.damage === "corner" || f.damage === "tip"),
+    when: ({ link, f, later }) => !later && link.material.group === "plaster" && (f.damage === "corner" || f.damage === "tip"),
     needs: [laid, first("top-up", "it is topped up"), { after: "place", n: "same", settles: (): Range => [20, 60], because: "20 to 60 min after the pour" }],
     hands: [3, 8],
     words: { title: "Take the form off", text: "Take the form off", why: "Warm and hard enough to stand, soft enough to clean up.", done_when: "edges stay sharp under a finger" },
@@ -243,7 +259,7 @@ export const FILL_OPS = {
     stem: "blade",
     together: "part",
     kind: ({ school, f }) => (school === "carve" || (f.way === "build" && school === undefined) ? "carve" : "trim"),
-    when: (s) => has(s, "firm") && !s.film && !isFlexible(s),
+    when: (s) => has(s, "firm") && !s.film && !isFlexible(s) && (s.later?.low_mm ?? Infinity) >= BLADE_MM,
     needs: [laid, first("demould", "the form is off"), { after: "mix", n: "same", stage: ["firm"], until: ["stiff"], because: "firm, not yet hard" }],
     facts: ({ school, f }) => ({ carves: school === "carve" || (f.way === "build" && school === undefined), rough: school === "carve" }),
     hands: [4, 12],
@@ -410,8 +426,8 @@ function mixText(material: MaterialClass, all: Weighed, nth: string, scale_step_
   return `${several(material) ? "Mix" : "Take"} ${grams(all.mass_g)} of ${inSentence(material.name)}${nth}${lots}${dose ? `: ${dose}` : ""}`;
 }
 
-function mixWhy({ group, mix }: MaterialClass, { need_cm3, volume_cm3 }: Weighed, modelled: boolean): string {
-  const about = `${plain(need_cm3, need_cm3 < 10 ? 2 : 0)} cm³ with what shrinks and stands proud, ${plain(volume_cm3, volume_cm3 < 10 ? 2 : 0)} with what stays on board and gloves.`;
+function mixWhy({ group, mix }: MaterialClass, { need_cm3, volume_cm3, at_least }: Weighed, modelled: boolean): string {
+  const about = at_least ? "A bead of it: the place takes less, and less can’t be handled." : `${plain(need_cm3, need_cm3 < 10 ? 2 : 0)} cm³ with what shrinks and stands proud, ${plain(volume_cm3, volume_cm3 < 10 ? 2 : 0)} with what stays on board and gloves.`;
   if (group === "plaster") return `${about} Powder into the water; slake a minute, stir without air. An acrylic additive may take the place of a quarter of the water.`;
   const [least, most] = mix.hardener_pct ?? [];
   if (least !== undefined) return `${about} Hardener ${least} to ${most} % by mass: half of it doubles the time, too much sets in the cup, under ${least} % it never sets.`;

@@ -41,7 +41,7 @@ export function dustOver({ f, film }: Pick<Rung, "f" | "film">): string[] {
     ...new Set([
       ...fill,
       ...(film ? [] : [dustOf(f.on)]),
-      ...(f.finish.finish === "paint" ? ["old-paint"] : []),
+      ...(f.lead && f.finish.finish === "paint" ? ["old-paint"] : []),
       ...(f.on.substrate === "celluloid" ? ["celluloid"] : []),
     ]),
   ];

@@ -1,4 +1,4 @@
-import { type Grade, gradeLabel, grainOf } from "../catalogue";
+import { dustOf, type Grade, gradeLabel, grainOf } from "../catalogue";
 import { wastePct } from "../mix/weigh";
 import { first, row, type Told } from "../operation/row";
 import type { Levelled, Rung } from "../operation/subject";
@@ -8,6 +8,7 @@ import { rungMinutes } from "./rung";
 
 /** What levelling waits for. */
 const BEFORE = [
+  first("strip-level", "the place is bare"),
   first("check-fill", "nothing is low"),
   first("dry", "it is dry"),
   first("dry-lime", "it is dry"),
@@ -43,6 +44,17 @@ export const LEVEL_OPS = {
     hands: [25, 60],
     words: { title: "Polish the scratch out", text: "Level the film from P1500 wet, then compound, a pad for each", why: "It takes as much film as the scratch is deep: stop at the edges.", done_when: "raking light shows no line" },
     cautions: ["dust-resin"],
+  }),
+  // a later round, where coats lie on what is levelled again
+  "strip-level": row({
+    each: "levelled",
+    together: "part",
+    kind: "remove",
+    when: ({ later }) => later?.station === "level" && later.coats !== "none",
+    facts: ({ f }) => ({ dust: dustOf(f.on) }),
+    hands: [5, 15],
+    words: { title: "Take the coats off", text: "Take the coats off what is levelled again, and a finger’s width around it", why: "A grit that runs from coat to fill levels neither.", done_when: "the place is bare and the coats run out thin around it" },
+    cautions: ({ facts }) => [facts.dust],
   }),
   file: row({
     each: "levelled",

@@ -1,4 +1,4 @@
-import type { ClassName, CoatName, Grade, MaterialClass, OpFacts, OwnProduct, Role } from "../catalogue";
+import type { ClassName, CoatName, Grade, MaterialClass, OpFacts, OwnProduct, Role, Station } from "../catalogue";
 import type { Air } from "../cure/lag";
 
 /** A place as operations meet it: what hands find there, lengths in mm, areas in mm². The solids behind these figures are Survey's. */
@@ -53,6 +53,14 @@ export interface Tools {
 /** Dimensions of what is let in, by name; mm, and how many. */
 export type Size = Readonly<Record<string, number>>;
 
+/** A later round: the station that it goes back to, how low its places are, mm, and what lies on them. */
+export interface Later {
+  readonly station: Station;
+  readonly low_mm: number;
+  /** Coats that were laid: `clear`: the last of them is a clear coat. */
+  readonly coats: "none" | "colour" | "clear";
+}
+
 /** All that the operations of one damage follow from. */
 export interface Setting {
   readonly f: OpFacts;
@@ -67,6 +75,8 @@ export interface Setting {
   readonly texture?: string;
   /** Safety reached and asked, where the joint is reckoned as a beam. */
   readonly safety?: { readonly reached: number; readonly asked: number };
+  /** Absent = the first round. */
+  readonly later?: Later;
 }
 
 /** What a row is asked about: a setting, the places that it is for, and its place among its like. */

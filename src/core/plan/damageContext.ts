@@ -65,10 +65,17 @@ export interface WorkedDamage extends ChosenLinks {
   readonly joint?: Joint;
 }
 
-/** Old paint, gesso and bole under gilding, glazes of porous ware, and soft metal itself: all are asked for lead before anything abrades. */
-function mayHoldLead(finish: Finish, on: { readonly family: string; readonly porous: boolean; readonly substrate: string }): boolean {
-  if (on.substrate === "soft-metal") return true;
-  if (finish === "paint") return on.family !== "polymer" && on.family !== "skin";
+/**
+ * Old paint, gesso and bole under gilding, glazes of porous ware, and soft metal itself: all are asked for lead before anything abrades.
+ * `old_paint`: whether there is paint from before 1980, as it was answered; it tells of the paint, not of metal, gilding or glaze.
+ */
+function mayHoldLead(
+  finish: Finish,
+  on: { readonly family: string; readonly porous: boolean; readonly substrate: string },
+  old_paint: boolean | undefined,
+): boolean {
+  if (old_paint === true || on.substrate === "soft-metal") return true;
+  if (finish === "paint") return old_paint === undefined && on.family !== "polymer" && on.family !== "skin";
   if (finish === "gilding") return on.family === "wood" || on.family === "mineral" || on.family === "paper";
   return finish === "glaze" && on.porous;
 }
@@ -240,6 +247,7 @@ function opFacts(
     kinds: new Set(places.map((place) => place.kind)),
     measures,
     survives: finish_survives === true,
+    yields: finish_survives === false,
     through: damage.kind === "hole" && damage.through,
     stance,
     found: flagsOf(inspected),
@@ -248,7 +256,7 @@ function opFacts(
     acoustic: service.acoustic === true,
     flex: service.flex === true,
     food: service.food === true,
-    lead: mayHoldLead(finish, on) || limits?.lead === true,
+    lead: mayHoldLead(finish, on, limits?.lead),
     temp_C,
     open_behind: places.some(({ open_behind }) => open_behind === true),
     fills: places.filter((place) => place.kind === "void" || place.kind === "film").map(({ name }) => name),

@@ -81,6 +81,8 @@ const PlanEntry = strict({
           station: { type: "string", enum: STATIONS.map(({ station }) => station) },
           places: { type: "array", items: { type: "string" }, minItems: 1, maxItems: 200 },
           because: { type: "string", minLength: 1, maxLength: 2000 },
+          low_mm: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
+          filler: { type: "string", enum: CLASS_ROWS.filter(({ roles }) => roles.includes("filler")).map((row) => row.class) },
         },
         required: ["station", "places", "because"],
       },

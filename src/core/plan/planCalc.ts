@@ -1,4 +1,4 @@
-import type { Station } from "../catalogue";
+import type { ClassName, Station } from "../catalogue";
 import { gradeOf } from "../level/ladder";
 import type { Tools } from "../operation/subject";
 import { isPlaceOf } from "../record/opId";
@@ -87,7 +87,7 @@ function readEntries(entries: NonNullable<PlanInput["entries"]>): { rounds: Omit
         places: body.places as string[],
         because: String(body.because),
         at,
-        ...(typeof body.low_mm === "number" ? { low_mm: body.low_mm } : {}),
+        ...present({ low_mm: body.low_mm as number | undefined, filler: body.filler as ClassName | undefined }),
       });
   }
   return { rounds, marks };

@@ -1,4 +1,4 @@
-import { CAUTIONS, STATIONS, stationLabel } from "../catalogue";
+import { CAUTIONS, guardsOf, STATIONS, stationLabel } from "../catalogue";
 import { placeSize } from "../survey/place";
 import { formatMinutes, grams, plain } from "../units";
 import type { Operation } from "./plan.schema";
@@ -81,7 +81,7 @@ function lines(operation: Operation, n: number, operations: readonly Operation[]
   const { round, text, why, done_when, hands_min, status, mind, portions, cautions } = operation;
   const state = status === "open" ? "" : ` [${status}]`;
   const shares = portions ? [`portions: ${portions.map(({ place, mass_g }) => `${place} ${grams(mass_g)}`).join(", ")}`] : [];
-  const short = cautions.flatMap((code) => CAUTIONS.find(({ caution }) => caution === code)?.short ?? []);
+  const short = guardsOf(cautions).map((guard) => guard.short);
   const told = [
     when(operation, operations),
     why,

@@ -1,7 +1,7 @@
 import { row } from "../operation/row";
 import { measure } from "../operation/subject";
 import { plain } from "../units";
-import { chained, filled, formed, isFilm, joined, lower, MOULD_OF, poured, twinned } from "./readyFacts";
+import { filled, formed, isFilm, isMasked, joined, lower, MOULD_OF, poured, twinned } from "./readyFacts";
 
 /** Half the play, on each cheek, mm. */
 const slipMm = (f: Parameters<typeof measure>[0]) => measure(f, "play_mm") / 2;
@@ -29,7 +29,7 @@ export const PLACE_OPS = {
     each: "piece",
     together: "piece",
     kind: "mask",
-    when: ({ f }) => chained(f),
+    when: ({ f }) => isMasked(f),
     needs: ["clean", "test-spot", "cut-core", "trim", "remove-old"],
     apart: ["how"],
     facts: ({ f: { finish, on, chain } }) => ({

@@ -42,6 +42,8 @@ export const LEADED: Readonly<Record<string, string>> = { gilding: "gesso and bo
 export const joined = ({ chain }: OpFacts) => chain.adhesive !== undefined;
 export const filled = ({ chain, kinds }: OpFacts) => chain.filler !== undefined && (kinds.has("void") || kinds.has("film"));
 export const chained = (f: OpFacts) => Object.keys(f.chain).length > 0;
+/** What the finish beside a place fears is kept off it, unless it was said that it need not survive; a glaze is what abrasives stop at. */
+export const isMasked = (f: OpFacts) => chained(f) && (!f.yields || f.finish.finish === "glaze" || isFilm(f));
 export const isFilm = ({ kinds }: OpFacts) => kinds.has("film");
 export const poured = ({ chain }: OpFacts) => chain.filler?.group === "plaster";
 export const sheet = ({ way }: OpFacts) => way === "reveneer" || way === "cut-fill";

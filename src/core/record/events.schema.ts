@@ -234,6 +234,8 @@ export const EventBody = tagged("kind", [
     places: Type.Array(ref(), { minItems: 1, maxItems: 200 }),
     because: text(2000),
     low_mm: Type.Optional(above0(1000)),
+    /** What it is filled with, where that is not left to the plan. */
+    filler: Type.Optional(ClassSchema),
   }),
   /** A damage is treated apart from here on, as a treatment of its own. */
   event("parted", {

@@ -1,9 +1,10 @@
-import { CAUTIONS, type Role, type Station } from "../catalogue";
+import { type ClassName, guardsOf, type Role, type Station } from "../catalogue";
 import { type CoatFacts, looksOf } from "../colour/looks";
 import { workingRange } from "../cure/working";
 import { type MixFacts, outcomesOf } from "../fill/outcome";
 import { nextBatch } from "../mix/batches";
 import type { CameOutWay } from "../mix/causes";
+import { candidatesAt } from "../plan/links";
 import type { Operation } from "../plan/plan.schema";
 import type { BodyOf, CameOut, Start } from "../record/events.schema";
 import { materialTaken, type Treatment } from "../record/treatment";
@@ -79,6 +80,8 @@ export interface PlaceView {
   /** Where its first open operation stands. */
   readonly station: Station;
   readonly round: number;
+  /** Of what is filled: what a later round may be filled with, best first. */
+  readonly fillers?: ReadonlyArray<{ readonly class: ClassName; readonly name: string }>;
 }
 
 /** Every operation of a treatment as its pages show it. */
@@ -148,7 +151,7 @@ function viewOf(
     because,
     tokens: op.damages.flatMap((damage) => numbers.get(damage) ?? []).sort((a, b) => a - b),
     mind: mind.map((each) => each.text),
-    cautions: CAUTIONS.filter(({ caution }) => op.cautions.includes(caution)).map(({ short, text: full }) => ({ short, text: full })),
+    cautions: guardsOf(op.cautions),
     ...startOf(op, worked, mark ? [] : products, now),
     ...(held.has(id) && op.starts && mark?.status === "done" ? { holds: true as const } : {}),
     ...present({
@@ -301,6 +304,12 @@ export function placeViews(treatment: Treatment, worked: Worked): PlaceView[] {
       kind: place.kind,
       station: open?.station ?? "close",
       round: open?.round ?? 1,
+      ...present({ fillers: place.kind === "void" ? fillersOf(worked, place) : undefined }),
     };
   });
+}
+
+function fillersOf({ repair }: Worked, place: Worked["repair"]["places"][number]): PlaceView["fillers"] {
+  const asked = repair.damages.find(({ id }) => id === place.damage)?.asked;
+  return asked && candidatesAt(asked, [place], "filler").map(({ row }) => ({ class: row.class, name: row.name }));
 }

@@ -104,12 +104,12 @@ export function worked(
     stance: treatment.stance,
     air,
     tools: piece.tools ?? { scale_step_g: SCALE_STEP_G },
-    rounds: treatment.rounds.map(({ at, body: { station, places, because, low_mm } }) => ({
+    rounds: treatment.rounds.map(({ at, body: { station, places, because, low_mm, filler } }) => ({
       station,
       places,
       because,
       at,
-      ...(low_mm === undefined ? {} : { low_mm }),
+      ...present({ low_mm, filler }),
     })),
     own: treatment.added.map(({ step, station, text, why, hands_min, wait_min }) => ({
       id: `own/${station}/${step}`,

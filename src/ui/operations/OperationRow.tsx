@@ -1,15 +1,16 @@
 "use client";
-import { doseGrams, formatMinutes, inSentence, plain, type Wall } from "@/core/units";
+import { doseGrams, formatMinutes, plain, type Wall } from "@/core/units";
 import { actState } from "@/core/views/actState";
 import { isLooking } from "@/core/views/acts";
 import { liveOf } from "@/core/views/live";
-import type { OperationView } from "@/core/views/operationView";
+import type { OperationView, PlaceView } from "@/core/views/operationView";
 import type { Air } from "../frame/climate";
 import { lazily } from "../frame/lazily";
 import { useNow, useWall } from "../frame/now";
 import { doneAt, type Kept } from "../outbox/queue";
 import { Sign, SignShape } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
+import { BackTo } from "./BackTo";
 import { Batches } from "./Batches";
 import { DoIt } from "./DoIt";
 import { Reasoned } from "./Reasoned";
@@ -19,6 +20,8 @@ const CameOut = lazily(() => import("./CameOut").then((module) => module.CameOut
 
 interface Props {
   readonly operation: OperationView;
+  /** Every place of the treatment, by its name. */
+  readonly places: readonly PlaceView[];
   readonly air: Air;
   readonly now: boolean;
   readonly several: boolean;
@@ -29,7 +32,7 @@ interface Props {
 }
 
 /** One operation: what, how much, why, when, and the press that records it. */
-export function OperationRow({ operation, air, now, several, closed, elsewhere }: Props) {
+export function OperationRow({ operation, places, air, now, several, closed, elsewhere }: Props) {
   const time = useNow(15_000);
   const wall = useWall();
   const { id, round, text, why, done_when, hands_min, mind, cautions, portions, mark } = operation;
@@ -72,7 +75,7 @@ export function OperationRow({ operation, air, now, several, closed, elsewhere }
       {kept.has(id) ? (
         <Sign name="away">kept here, on its way</Sign>
       ) : (
-        !closed && <Acts operation={live} state={state} air={air} now={now} elsewhere={elsewhere} />
+        !closed && <Acts operation={live} places={places} state={state} air={air} now={now} elsewhere={elsewhere} />
       )}
     </li>
   );
@@ -153,12 +156,14 @@ function Marked({ operation, mark, wall }: { operation: OperationView; mark: Non
 
 function Acts({
   operation,
+  places,
   state,
   air,
   now,
   elsewhere,
 }: {
   operation: OperationView;
+  places: readonly PlaceView[];
   state: OperationView["state"];
   air: Air;
   now: boolean;
@@ -170,7 +175,7 @@ function Acts({
   if (mark)
     return (
       <div className="grid justify-items-end">
-        {mark.low_mm !== undefined && <FillAgain operation={operation} low_mm={mark.low_mm} />}
+        {mark.low_mm !== undefined && <FillAgain operation={operation} low_mm={mark.low_mm} places={places} />}
         {operation.holds && (
           <button
             type="button"
@@ -225,28 +230,24 @@ function Acts({
   return <AllTheSame operation={operation} air={air} against={against} skip={skip} />;
 }
 
-/** A check found it low: one press opens the round that fills it, so deep as it was measured. */
-function FillAgain({ operation: { title, places }, low_mm }: { operation: OperationView; low_mm: number }) {
-  const log = useLog();
-  const low = `${plain(low_mm, 2)} mm low`;
-  return (
-    <button
-      type="button"
-      className="btn go"
-      disabled={log.busy}
-      onClick={() =>
-        void log.write({
-          kind: "round-opened",
-          station: "fill",
-          places: [...places],
-          because: `measured ${low}: ${inSentence(title)}`,
-          low_mm,
-        })
-      }
-    >
-      Back to Fill: {low}
-    </button>
-  );
+/** A check found it low: the round that fills it, so deep as it was measured. */
+function FillAgain({
+  operation: { id, places: checked },
+  low_mm,
+  places,
+}: {
+  operation: OperationView;
+  low_mm: number;
+  places: Props["places"];
+}) {
+  const here = places.filter((place) => checked.includes(place.id));
+  const voids = here.filter(({ kind }) => kind === "void" || kind === "film");
+  const found = {
+    places: voids.length === 1 ? voids.map((place) => place.id) : [],
+    because: `${plain(low_mm, 2)} mm low`,
+    low: plain(low_mm, 2),
+  };
+  return <BackTo stations={["fill"]} here="fill" places={here} found={found} name={`back:${id}`} />;
 }
 
 function AllTheSame({

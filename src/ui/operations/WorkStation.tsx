@@ -60,6 +60,7 @@ export function WorkStation({
     <OperationRow
       key={operation.id}
       operation={operation}
+      places={places}
       air={air}
       now={operation.id === first && !closed}
       closed={closed}

@@ -3,11 +3,13 @@ import { type PointerEvent, useState } from "react";
 import type { PieceKind } from "@/core/catalogue";
 import { SPOTS, type Spot, spotRow } from "@/core/fill/spots.data";
 import { plain } from "@/core/units";
+import type { PlaceView } from "@/core/views/operationView";
 import { roundFor, type SpotView } from "@/core/views/spots";
 import { useKept } from "../forms/kept";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
 import { Segmented } from "../forms/Segmented";
+import { BackTo } from "../operations/BackTo";
 import { PieceIcon } from "../signs/PieceIcon";
 import { Sign } from "../signs/Sign";
 import { MovableMark, type Place } from "../survey/MovableMark";
@@ -19,7 +21,7 @@ interface SpotDamage {
   readonly title: string;
   /** Where it is on the condition map, and what of it can be filled again. */
   readonly mark?: Place;
-  readonly places: readonly string[];
+  readonly places: readonly PlaceView[];
 }
 
 interface Props {
@@ -160,7 +162,7 @@ function Finder({ kind, photograph, damage, spots }: FinderProps) {
 }
 
 /** What was found of one damage, and the round that fills it. */
-function Found({ spots, places }: { spots: readonly SpotView[]; places: readonly string[] }) {
+function Found({ spots, places }: { spots: readonly SpotView[]; places: readonly PlaceView[] }) {
   const log = useLog();
   const round = roundFor(spots);
   if (spots.length === 0) return <p className="dim">Nothing is marked yet.</p>;
@@ -191,15 +193,17 @@ function Found({ spots, places }: { spots: readonly SpotView[]; places: readonly
         ))}
       </ol>
       {round && places.length > 0 && (
-        <button
-          type="button"
-          className="btn go mt-3"
-          disabled={log.busy}
-          onClick={() => void log.write({ kind: "round-opened", station: "fill", places: [...places], ...round })}
-        >
-          Back to Fill: {round.because}
-        </button>
+        <div className="pt-3">
+          <BackTo stations={["fill"]} here="fill" places={places} found={foundIn(round, places)} name={`back:${spots[0]?.damage}`} />
+        </div>
       )}
     </div>
   );
 }
+
+/** Where there is one place it is the one that is meant. */
+const foundIn = ({ because, low_mm }: NonNullable<ReturnType<typeof roundFor>>, places: readonly PlaceView[]) => ({
+  places: places.length === 1 ? places.map(({ id }) => id) : [],
+  because,
+  low: low_mm === undefined ? "" : plain(low_mm, 2),
+});

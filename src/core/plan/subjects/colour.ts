@@ -3,7 +3,7 @@ import { BARED, COAT_ROUTES, COATS_BY_NAME, type CoatGroup, PATTERN, POLISHED, V
 import { safeFilmUm } from "../../level/budget";
 import { film as filmBudget } from "../../level/film";
 import { type AllSubjects, type Coat, type Cycle, linkAt, placesWith } from "../../operation/subject";
-import { formed } from "../../ready/readyFacts";
+import { formed, isMasked } from "../../ready/readyFacts";
 import { present } from "../../units";
 import type { Context } from "../context";
 import { bounded } from "../layers";
@@ -78,9 +78,9 @@ function coatSubjects(c: Context, surface: WorkPlace): Coat[] {
       coat,
       coats: of,
       material,
-      unmasks: i === bare,
+      unmasks: i === bare && isMasked(c.f),
       last: i === coats.length - 1,
-      bares: i === coats.length - 1 && BARED.includes(c.f.finish.finish as Finish),
+      bares: i === coats.length - 1 && isMasked(c.f) && BARED.includes(c.f.finish.finish as Finish),
       ...present({ before: coats[i - 1]?.material }),
     };
   });

@@ -134,7 +134,7 @@ const FACED_FROM_MM2 = 10_000;
 
 function applied(c: Context, material: MaterialClass, places: readonly WorkPlace[]): LayerSubject["apply"] {
   const face = Math.max(0, ...places.map(({ opening_mm2 = 0 }) => opening_mm2));
-  if (material.group === "plaster" && (c.damage.kind === "corner" || c.damage.kind === "hole")) return "poured";
+  if (!c.later && material.group === "plaster" && (c.damage.kind === "corner" || c.damage.kind === "hole")) return "poured";
   return face > FACED_FROM_MM2 ? "faced" : "pressed";
 }
 

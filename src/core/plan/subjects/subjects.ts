@@ -1,4 +1,5 @@
 import type { AllSubjects } from "../../operation/subject";
+import { isMasked } from "../../ready/readyFacts";
 import type { Context } from "../context";
 import { colourSubjects } from "./colour";
 import { fillSubjects } from "./fill";
@@ -26,6 +27,7 @@ export function subjectsOf(c: Context): AllSubjects {
       {
         ...all,
         unmasked:
+          !isMasked(c.f) ||
           [...level.rung, ...colour.coat].some(({ unmasks }) => unmasks) ||
           colour.coat.some(({ bares }) => bares) ||
           colour.cycle.length > 0,

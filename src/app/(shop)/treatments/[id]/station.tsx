@@ -71,9 +71,10 @@ export function buildPanel({ treatment, worked, products }: StationView, what: r
 /** What was found of the filled faces when they were looked at; nothing once it is closed, or where nothing is filled. */
 export function spotsPanel({ record, treatment, worked, damages, map_photograph, id }: StationView): ReactNode {
   if (!worked || treatment.closed) return null;
+  const all = placeViews(treatment, worked);
   const filled = damages.flatMap(({ treatment: of, damage, title, mark }) => {
-    const places = worked.repair.places.filter(({ id: place, damage: on }) => on === damage && isFilled(worked, place));
-    return of === id && places.length > 0 ? [{ damage, title, places: places.map((place) => place.id), ...present({ mark }) }] : [];
+    const places = all.filter(({ id: place, damage: on }) => on === damage && isFilled(worked, place));
+    return of === id && places.length > 0 ? [{ damage, title, places, ...present({ mark }) }] : [];
   });
   return (
     <Spots kind={record.kind} damages={filled} spots={spotsOf(treatment)} {...(map_photograph ? { photograph: map_photograph } : {})} />
