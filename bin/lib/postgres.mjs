@@ -18,7 +18,9 @@ export async function startCluster({ folder, firstPort, databases, scratch = fal
   const who = owner();
   const home = reachable(folder, who);
   const data = path.join(home, "data");
-  const pg = (program, args, options = {}) => quiet(path.join(newestPostgres(), program), args, { ...who, ...options, cwd: home });
+  // it keeps the machine's own time: told another by faketime, its timers, and with them its watch for deadlocks, never fire
+  const env = { ...process.env, LD_PRELOAD: undefined };
+  const pg = (program, args, options = {}) => quiet(path.join(newestPostgres(), program), args, { ...who, ...options, env, cwd: home });
   if (!existsSync(path.join(data, "PG_VERSION"))) initialise(pg, data);
   const portFile = path.join(home, "port");
   forgetStale(data);

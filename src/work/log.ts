@@ -205,7 +205,8 @@ async function admitOrThrow(em: Em, record: TreatmentRecord, writing: Writing, n
   const samples = first === undefined ? [] : await climateSince(em, new Date(first), now);
   const work = workingOut(record, air, climateOf(samples, air), at.getTime());
   const found = attempted(() => work(treatment).worked);
-  const why = found && admit({ treatment, worked: found.plan, at: at.getTime(), past }, body);
+  const back = log.find(({ id }) => id === corrects);
+  const why = found && admit({ treatment, worked: found.plan, at: at.getTime(), past, ...present({ back }) }, body);
   if (why) throw typeof why === "string" ? refused(why) : refused(why.message, why.path);
   const entry: LogEntry = {
     id: crypto.randomUUID(),

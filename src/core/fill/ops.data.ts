@@ -54,8 +54,6 @@ const nameOf = ({ material }: Pick<Told, "material">) => inSentence(material?.na
 const isFlexible = ({ link }: LaidSubject) => link.material.rigidity === "flexible";
 const has = ({ link }: LaidSubject, stage: string) => link.material.cure.stages.some((each) => each.stage === stage);
 const laid = { after: "place", n: "same", because: "it is laid" } as const;
-/** A bead of some three millimetres: less nobody takes out, cm³. */
-const LEAST_CM3 = 0.02;
 /** A blade takes down what was built, not a push of filler, mm; trade practice. */
 const BLADE_MM = 1;
 /** A pour leaves little in the cup; trade practice, percent. */
@@ -141,7 +139,7 @@ export const FILL_OPS = {
       { after: "mix", n: "before", stage: ["hard", "full"], when: ({ film }) => !film, because: "layer # is ready for the next" },
     ],
     ...its,
-    amount: (s) => ({ takes: s.takes.map(({ place, need_cm3 }) => ({ place: place.id, cm3: need_cm3 })), extra_pct: (cm3: number) => extraPct(s, cm3), apply: s.apply, ...(s.film ? {} : { least_cm3: LEAST_CM3 }) }),
+    amount: (s) => ({ takes: s.takes.map(({ place, need_cm3 }) => ({ place: place.id, cm3: need_cm3 })), extra_pct: (cm3: number) => extraPct(s, cm3), apply: s.apply }),
     thickness: (s, place) => s.takes.find((each) => each.place.id === place.id)?.applied_mm,
     starts: "mixed",
     apart: [],
@@ -426,8 +424,8 @@ function mixText(material: MaterialClass, all: Weighed, nth: string, scale_step_
   return `${several(material) ? "Mix" : "Take"} ${grams(all.mass_g)} of ${inSentence(material.name)}${nth}${lots}${dose ? `: ${dose}` : ""}`;
 }
 
-function mixWhy({ group, mix }: MaterialClass, { need_cm3, volume_cm3, at_least }: Weighed, modelled: boolean): string {
-  const about = at_least ? "A bead of it: the place takes less, and less can’t be handled." : `${plain(need_cm3, need_cm3 < 10 ? 2 : 0)} cm³ with what shrinks and stands proud, ${plain(volume_cm3, volume_cm3 < 10 ? 2 : 0)} with what stays on board and gloves.`;
+function mixWhy({ group, mix }: MaterialClass, { need_cm3, volume_cm3 }: Weighed, modelled: boolean): string {
+  const about = `${plain(need_cm3, need_cm3 < 10 ? 2 : 0)} cm³ with what shrinks and stands proud, ${plain(volume_cm3, volume_cm3 < 10 ? 2 : 0)} with what stays on board and gloves.`;
   if (group === "plaster") return `${about} Powder into the water; slake a minute, stir without air. An acrylic additive may take the place of a quarter of the water.`;
   const [least, most] = mix.hardener_pct ?? [];
   if (least !== undefined) return `${about} Hardener ${least} to ${most} % by mass: half of it doubles the time, too much sets in the cup, under ${least} % it never sets.`;

@@ -35,8 +35,6 @@ const LARGEST_G = { resin: 150, plaster: 5000, hand: 500 } as const;
 export interface Weighed {
   /** What goes in, before anything is lost, cm³. */
   readonly need_cm3: number;
-  /** It needs less than anybody handles. */
-  readonly at_least?: true;
   readonly extra_pct: number;
   readonly mass_g: number;
   readonly volume_cm3: number;
@@ -108,8 +106,7 @@ export function weighAll(material: MaterialClass, amounts: readonly Amount[], ai
   const needed = amounts.flatMap(({ takes }) => takes).reduce((sum, { cm3 }) => sum + cm3, 0);
   const need_cm3 = Math.max(needed, lead.least_cm3 ?? 0);
   const extra_pct = lead.extra_pct instanceof Function ? lead.extra_pct(need_cm3) : lead.extra_pct;
-  const weighed = weigh(material, need_cm3, extra_pct, lead.apply, air);
-  return need_cm3 > needed ? { ...weighed, at_least: true } : weighed;
+  return weigh(material, need_cm3, extra_pct, lead.apply, air);
 }
 
 /** What each place takes of a mix, g: by what goes into it, so that the portions are the mix. */

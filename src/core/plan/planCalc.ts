@@ -7,7 +7,7 @@ import { plain, present } from "../units";
 import { type DoneFacts, markFacts, type OpMark } from "./marks";
 import type { PlanInput, PlanResult } from "./plan.schema";
 import { type Repair, repairOf } from "./repair";
-import type { Round } from "./rounds";
+import type { Round } from "./roundContext";
 
 /** The read-out of a bench scale, g, where none is told. */
 export const SCALE_STEP_G = 0.01;

@@ -16,7 +16,8 @@ import { merge } from "./merge";
 import { minded } from "./minded";
 import { type OwnOp, withOwn } from "./own";
 import type { Operation, PlanInput } from "./plan.schema";
-import { type Round, withRound } from "./rounds";
+import type { Round } from "./roundContext";
+import { withRound } from "./rounds";
 import { costOf, elapsed, isStopped, referrals, sumRanges } from "./sums";
 import { word } from "./word";
 

@@ -1,4 +1,4 @@
-import { classRow, type MaterialClass, middle } from "../catalogue";
+import { type ClassName, classRow, type MaterialClass, middle, type Station } from "../catalogue";
 import { factsOf } from "../match/case";
 import { type Judgement, judge, reasonsOf } from "../match/judge";
 import { factsAt } from "../match/match";
@@ -7,7 +7,19 @@ import type { Context } from "./context";
 import type { WorkedDamage } from "./damageContext";
 import type { FoundLayers } from "./foundLayers";
 import { atPlaces, type PlanLink, type WorkPlace } from "./links";
-import type { Round } from "./rounds";
+
+/** "Back to Fill, because …": the operations of those places come again from that station on. */
+export interface Round {
+  readonly round: number;
+  readonly station: Station;
+  readonly places: readonly string[];
+  readonly because: string;
+  readonly at: string;
+  /** Height found below the surface, mm, where it was measured. */
+  readonly low_mm?: number;
+  /** What it is filled with, where it was asked for. */
+  readonly filler?: ClassName;
+}
 
 /** What is found low or open in a later round is small: so deep where it was not measured, mm. */
 const LOW_MM = 0.25;

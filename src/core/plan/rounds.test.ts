@@ -37,8 +37,8 @@ test("a round takes what was found: its depth over the whole opening, no form, n
       const need = mixes.reduce((sum, { need_cm3 = 0 }) => sum + need_cm3, 0);
       const whole = ((place.opening_mm2 ?? 0) * low_mm) / 1000;
       expect(need).toBeGreaterThan(whole * 0.8);
-      expect(need).toBeLessThan(Math.max(0.03, ((place.opening_mm2 ?? 0) * (low_mm + 0.5) * 1.4) / 1000));
-      expect(Math.min(...mixes.map(({ mass_g = 0 }) => mass_g))).toBeGreaterThanOrEqual(0.02);
+      expect(need).toBeLessThan(((place.opening_mm2 ?? 0) * (low_mm + 0.5) * 1.4) / 1000);
+      expect(mixes.map(({ text }) => text).join()).not.toMatch(/\b0\.00 g/);
     }),
     { numRuns: 60 },
   );

@@ -1,4 +1,4 @@
-import { type ClassName, STATIONS, type Station } from "../catalogue";
+import { STATIONS, type Station } from "../catalogue";
 import type { Later } from "../operation/subject";
 import type { Context } from "./context";
 import type { WorkedDamage } from "./damageContext";
@@ -7,20 +7,7 @@ import { foundIn } from "./found";
 import type { WorkPlace } from "./links";
 import type { OpMark } from "./marks";
 import { merge, type Placed, withMembers } from "./merge";
-import { roundContext } from "./roundContext";
-
-/** "Back to Fill, because …": the operations of those places come again from that station on. */
-export interface Round {
-  readonly round: number;
-  readonly station: Station;
-  readonly places: readonly string[];
-  readonly because: string;
-  readonly at: string;
-  /** Height found below the surface, mm, where it was measured. */
-  readonly low_mm?: number;
-  /** What it is filled with, where it was asked for. */
-  readonly filler?: ClassName;
-}
+import { type Round, roundContext } from "./roundContext";
 
 const STATION_ORDER: readonly string[] = STATIONS.map(({ station }) => station);
 const isFrom = (station: Station, of: Station) => STATION_ORDER.indexOf(of) >= STATION_ORDER.indexOf(station);

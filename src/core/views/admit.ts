@@ -2,7 +2,8 @@ import { gradeLabel, sameGrade } from "../catalogue";
 import { gradeIn } from "../level/ladder";
 import type { GradeInput } from "../level/ladder.schema";
 import type { Operation } from "../plan/plan.schema";
-import type { EventBody, EventKind } from "../record/events.schema";
+import type { EventBody, EventKind, LogEntry } from "../record/events.schema";
+import { readOpId } from "../record/opId";
 import type { Treatment } from "../record/treatment";
 import { DAMAGE_LABELS } from "../survey/measures.data";
 import { wayRow } from "../survey/ways";
@@ -19,6 +20,8 @@ export interface Asked {
   readonly at: number;
   /** That time was typed: it is held against what the record says of before. */
   readonly past?: boolean;
+  /** What it takes back or corrects; the treatment is read without it. */
+  readonly back?: LogEntry;
 }
 
 /** Why not, in one sentence; with the field that it is said of where it is one field's. */
@@ -70,9 +73,18 @@ const CHECKS: { readonly [K in EventKind]?: Check<K> } = {
   },
   "spot-found": (asked, { damage = "d1" }) => needsPlan(asked) ?? knownDamage(asked, damage),
   "stepped-back": (asked, { damage = "d1", to }) => needsPlan(asked) ?? knownDamage(asked, damage) ?? walkedRung(asked, damage, to),
+  withdrawn: ({ treatment, back }) => (back?.body.kind === "round-opened" && isBegun(treatment, back.seq) ? BEGUN : undefined),
   closed: (asked) => (asked.treatment.closed ? "It is closed already." : needsSurvey(asked)),
   reopened: ({ treatment }) => (treatment.closed ? undefined : "It is not closed."),
 };
+
+const BEGUN = "Something of it, or of a round after it, is on record: take that back first, then the round.";
+
+/** Whether anything of a round, or of one after it, is on record; `seq`: of the entry that opened it. */
+export function isBegun({ rounds, marks }: Treatment, seq: number): boolean {
+  const number = rounds.filter((each) => each.seq < seq).length + 2;
+  return [...marks.keys()].some((op) => (readOpId(op)?.round ?? 1) >= number);
+}
 
 const knownDamage = ({ treatment }: Asked, damage: string): string | undefined =>
   treatment.damages.some(({ id }) => id === damage) ? undefined : "There is no such damage in this treatment.";

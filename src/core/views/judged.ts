@@ -13,7 +13,7 @@ const MINUTE = 60_000;
  * What stands against an act at the time at which it was done, `at` in ms, by what is on record of before then and by the clocks that ran:
  * early, late, or out of order; undefined where it was in order, whatever was said of it when it was entered.
  */
-export function judge(op: Operation, at: number, said: Against, worked: Worked): Against | undefined {
+function judge(op: Operation, at: number, said: Against, worked: Worked): Against | undefined {
   const known = new Set(worked.repair.operations.map(({ id }) => id));
   const edges = op.after.filter((edge) => known.has(edge.op));
   const { because } = said;

@@ -5,6 +5,7 @@ import { type Station, stationLabel } from "@/core/catalogue";
 import { formatMinutes } from "@/core/units";
 import type { ActBrief } from "@/core/views/brief";
 import type { OperationView, PlaceView } from "@/core/views/operationView";
+import type { RoundView } from "@/core/views/rounds";
 import type { Air } from "../frame/climate";
 import { OwnStep } from "../ready/OwnStep";
 import { Sign } from "../signs/Sign";
@@ -12,6 +13,7 @@ import { Aside } from "./Aside";
 import { BackTo } from "./BackTo";
 import { OperationRow } from "./OperationRow";
 import { Places } from "./Places";
+import { Rounds } from "./Rounds";
 
 export interface WorkProps {
   readonly treatment: string;
@@ -19,6 +21,8 @@ export interface WorkProps {
   /** Every operation of the treatment, in order. */
   readonly operations: readonly OperationView[];
   readonly places: readonly PlaceView[];
+  /** Rounds that come through this station. */
+  readonly rounds: readonly RoundView[];
   readonly acts: ActBrief;
   readonly air: Air;
   readonly closed: boolean;
@@ -36,6 +40,7 @@ export function WorkStation({
   station,
   operations,
   places,
+  rounds,
   acts,
   air,
   closed,
@@ -78,6 +83,7 @@ export function WorkStation({
             {open.length === 0 ? "nothing is open here" : `${open.length} to do, ${formatMinutes(handsOf(open))} of hands`}
           </span>
         </h2>
+        <Rounds rounds={rounds} closed={closed} />
         {here.length === 0 ? (
           <p className="py-3 text-read leading-[22px]">Nothing is done at {stationLabel(station)} in this repair.</p>
         ) : (

@@ -19,6 +19,7 @@ function rowsOf(file: string) {
 function drawn(operation: OperationView, now: number, over: { now?: boolean; closed?: boolean } = {}) {
   const row = createElement(OperationRow, {
     operation,
+    places: [],
     air: { ...AIR, source: "sensor", sensor: "a sensor" },
     now: over.now ?? false,
     several: true,

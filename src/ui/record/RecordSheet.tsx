@@ -9,7 +9,7 @@ import type { Survey } from "@/core/survey/survey.schema";
 import { formatMinutes, type Wall } from "@/core/units";
 import type { ClosingView, UsedRow } from "@/core/views/closing";
 import { entryWords } from "@/core/views/entryWords";
-import { spotsOf } from "@/core/views/spots";
+import { spotsOf } from "@/core/views/rounds";
 import type { PhotographView } from "../stations/Photographs";
 import { ReviewTable } from "../stations/ReviewTable";
 import { Rounds } from "../stations/Rounds";

@@ -1,4 +1,4 @@
-import type { SpotView } from "@/core/views/spots";
+import type { SpotView } from "@/core/views/rounds";
 import { at } from "../survey/MovableMark";
 
 /** What was found, on a condition map: open ones filled, those that a round has met hollow. */

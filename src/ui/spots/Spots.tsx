@@ -4,7 +4,7 @@ import type { PieceKind } from "@/core/catalogue";
 import { SPOTS, type Spot, spotRow } from "@/core/fill/spots.data";
 import { plain } from "@/core/units";
 import type { PlaceView } from "@/core/views/operationView";
-import { roundFor, type SpotView } from "@/core/views/spots";
+import { roundFor, type SpotView } from "@/core/views/rounds";
 import { useKept } from "../forms/kept";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";

@@ -2,7 +2,7 @@
 import Link from "next/link";
 import { useState } from "react";
 import type { PieceKind } from "@/core/catalogue";
-import type { SpotView } from "@/core/views/spots";
+import type { SpotView } from "@/core/views/rounds";
 import { Segmented } from "../forms/Segmented";
 import { PieceIcon } from "../signs/PieceIcon";
 import { Sign } from "../signs/Sign";

@@ -5,7 +5,7 @@ import { useForm } from "react-hook-form";
 import type { FinishRow, PieceKind, Stance, SubstrateRow } from "@/core/catalogue";
 import type { BodyOf } from "@/core/record/events.schema";
 import type { Survey } from "@/core/survey/survey.schema";
-import type { SpotView } from "@/core/views/spots";
+import type { SpotView } from "@/core/views/rounds";
 import { useDraft } from "../forms/draft";
 import { FieldError } from "../forms/FieldError";
 import { useKept } from "../forms/kept";

@@ -30,7 +30,7 @@ const HEIGHT = /^(low|proud)? ?([-−+]?) ?(\d+(?:[.,]\d+)?) ?(?:mm)?$/i;
  * A height as it is typed, mm: minus and `low` are below the old surface.
  * @example heightOf("low 0.3 mm") // -0.3
  */
-export function heightOf(text: string): number | undefined {
+function heightOf(text: string): number | undefined {
   const found = HEIGHT.exec(text.trim());
   if (!found) return undefined;
   const [, word = "", sign, digits = ""] = found;

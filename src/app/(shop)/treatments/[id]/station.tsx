@@ -5,8 +5,8 @@ import { present, wall } from "@/core/units";
 import { buildOf } from "@/core/views/build";
 import type { BuildPlace } from "@/core/views/buildRows";
 import { operationViews, placeViews } from "@/core/views/operationView";
+import { type RoundView, roundViews, spotsOf } from "@/core/views/rounds";
 import { routeOf } from "@/core/views/route";
-import { spotsOf } from "@/core/views/spots";
 import type { Worked } from "@/core/views/worked";
 import { Build } from "@/ui/build/Build";
 import { WorkStation } from "@/ui/operations/WorkStation";
@@ -81,6 +81,9 @@ export function spotsPanel({ record, treatment, worked, damages, map_photograph,
   );
 }
 
+/** A round comes through the station that it was opened for and those behind it. */
+const comesThrough = (station: Station) => (round: RoundView) => STATION_ORDER.indexOf(round.station) <= STATION_ORDER.indexOf(station);
+
 const isFilled = ({ repair }: Worked, place: string) => repair.links.some((link) => link.place === place && link.role === "filler");
 
 /** A station of hands: its operations, or what has to come first. */
@@ -107,6 +110,7 @@ export function workStation(
       station={station}
       operations={operationViews(treatment, worked, acts, products, now)}
       places={placeViews(treatment, worked)}
+      rounds={roundViews(treatment, new Map(worked.repair.places.map((place) => [place.id, place.label]))).filter(comesThrough(station))}
       acts={item.brief}
       air={air}
       closed={treatment.closed !== undefined}

@@ -1,6 +1,6 @@
 import { finishRow, substrateRow } from "@/core/catalogue";
 import { type DamageRecord, FIRST_DAMAGE } from "@/core/record/treatment";
-import { spotsOf } from "@/core/views/spots";
+import { spotsOf } from "@/core/views/rounds";
 import { placesAsMet } from "@/core/views/ways";
 import { damageInput } from "@/core/views/worked";
 import { DrawnDamage } from "@/ui/survey/DrawnDamage";

@@ -1,7 +1,8 @@
 import type { BodyOf } from "../record/events.schema";
+import type { Treatment } from "../record/treatment";
 import { admit } from "./admit";
 import { entryWords } from "./entryWords";
-import { roundFor, spotsOf } from "./spots";
+import { roundFor, roundViews, spotsOf } from "./rounds";
 import { CHOSEN, idOf, NOON, see, type Told } from "./story.fixture";
 
 const spot = (over: Partial<BodyOf<"spot-found">>): Told => [
@@ -36,4 +37,19 @@ test("no spot is marked on a damage that is not there, and the log tells one in 
   expect(admit({ treatment, worked, at: NOON }, body)).toMatch(/no such damage/);
   expect(admit({ treatment, worked, at: NOON }, { ...body, damage: "d1" })).toBeUndefined();
   expect(entryWords({ ...body, what: "low", depth_mm: 0.3 })).toBe("Found on the condition map: low spot, 0.3 mm");
+});
+
+test("a round goes back while nothing of it, or of one after it, is on record", () => {
+  const told = [...CHOSEN, round, round] as const;
+  const { treatment, worked } = see(told);
+  const [first, second] = roundViews(treatment, new Map([["d1/loss", "the chip"]]));
+  expect([first, second]).toMatchObject([
+    { round: 2, places: ["the chip"], because: "low", begun: false },
+    { round: 3, begun: false },
+  ]);
+  const [, , , opened] = treatment.entries;
+  const without = (...more: readonly Told[]) => see([...CHOSEN, round, ...more]).treatment;
+  const back = (of: Treatment) => admit({ treatment: of, worked, at: NOON, ...(opened ? { back: opened } : {}) }, { kind: "withdrawn" });
+  expect(back(without())).toBeUndefined();
+  expect(back(without([10, { kind: "done", op: "r3/fill/mix-1/fine-surfacer" }]))).toMatch(/take that back first/);
 });

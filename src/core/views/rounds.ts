@@ -1,7 +1,9 @@
+import type { Station } from "../catalogue";
 import { SPOTS, type Spot } from "../fill/spots.data";
 import { isPlaceOf } from "../record/opId";
 import { all, damageOf, type Treatment } from "../record/treatment";
 import { plain, present } from "../units";
+import { isBegun } from "./admit";
 
 /** A place on the condition map where something was found of a filled face. */
 export interface SpotView {
@@ -34,6 +36,28 @@ export function spotsOf({ entries, damages, rounds }: Treatment): SpotView[] {
       { entry: entry.id, damage, label: `${number}.${n}`, x, y, what, ...present({ depth_mm, round: met < 0 ? undefined : met + 2 }) },
     ];
   });
+}
+
+/** A round, what it was opened for, and whether anything of it is on record. */
+export interface RoundView {
+  readonly entry: string;
+  readonly round: number;
+  readonly station: Station;
+  readonly places: readonly string[];
+  readonly because: string;
+  readonly begun: boolean;
+}
+
+/** The rounds of a treatment, in their order; `labels`: its places by name. */
+export function roundViews(treatment: Treatment, labels: ReadonlyMap<string, string>): RoundView[] {
+  return treatment.rounds.map(({ id, seq, body: { station, places, because } }, i) => ({
+    entry: id,
+    round: i + 2,
+    station,
+    places: places.map((place) => labels.get(place) ?? "a place"),
+    because,
+    begun: isBegun(treatment, seq),
+  }));
 }
 
 /** What is open of them as the reason of a round, and the deepest that was measured, mm; undefined where nothing is open. */
