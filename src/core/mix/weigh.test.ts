@@ -3,7 +3,7 @@ import { CLASS_ROWS, classRow } from "../catalogue";
 import { lagOf } from "../cure/lag";
 import { grams } from "../units";
 import { cupFactor } from "./cupHeat";
-import { APPLY, mixCautions, weigh } from "./weigh";
+import { APPLY, mixCautions, weigh, weighAll } from "./weigh";
 
 const AIR = { temp_C: 20, rh_pct: 50 };
 
@@ -104,10 +104,28 @@ test("no batch outlives its pot life in its own cup, whatever is needed", () => 
   fc.assert(
     fc.property(fc.double({ min: 0.5, max: 3000, noNaN: true }), fc.constantFrom("spread" as const, "pressed" as const), (cm3, apply) => {
       const { batches, volume_cm3, mass_g, smallest_g } = weigh(EPOXY, cm3, 20, apply, AIR);
-      const each_min = volume_cm3 / batches / APPLY[apply];
+      // what stays on the board is stirred, not pressed in
+      const each_min = (apply === "pressed" ? cm3 : volume_cm3) / batches / APPLY[apply];
       expect(each_min).toBeLessThanOrEqual(working * cupFactor(EPOXY, mass_g / batches) * (1 + 1e-6));
       expect(mass_g / batches).toBeLessThanOrEqual(150 * (1 + 1e-6));
       expect(smallest_g).toBeGreaterThan(0);
+    }),
+  );
+});
+
+test("a batch is so much as can be laid over all its places while it works", () => {
+  const FILLER = classRow("polyester-filler");
+  const [working = 0] = lagOf(FILLER, ["working"], 1, AIR)?.range ?? [];
+  const over = (places: number, cm3: number) =>
+    weighAll(FILLER, [{ takes: Array.from({ length: places }, (_, i) => ({ place: `p${i}`, cm3 })), extra_pct: 35, apply: "pressed" }], AIR)
+      ?.batches ?? 0;
+  // seven holes of a screw are stopped from one knife; four cavities of a spoonful are not
+  expect(over(7, 0.37)).toBe(1);
+  expect(over(4, 3)).toBe(Math.ceil((12 + 3 * 0.13) / working));
+  fc.assert(
+    fc.property(fc.integer({ min: 1, max: 40 }), fc.double({ min: 0.01, max: 5, noNaN: true }), (places, cm3) => {
+      expect((places * cm3) / over(places, cm3)).toBeLessThanOrEqual(working);
+      expect(over(places + 1, cm3)).toBeGreaterThanOrEqual(over(places, cm3));
     }),
   );
 });

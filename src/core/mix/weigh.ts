@@ -29,6 +29,8 @@ export const wastePct = (cm3: number): number => (cm3 < 5 ? WASTE_PCT : cm3 < 10
 /** How a material is put on, cm³ a minute; trade practice. */
 export const APPLY = { spread: 4, pressed: 1, faced: 25, poured: 300, laid: 4 } as const;
 export type Apply = keyof typeof APPLY;
+/** Turning from one place to the next with the knife full, minutes; trade practice. */
+const NEXT_PLACE_MIN = 0.13;
 /** The most that is stirred at once, g, by what limits it: heat in the cup of a reacting resin, the arm for a plaster. Typical data sheets. */
 const LARGEST_G = { resin: 150, plaster: 5000, hand: 500 } as const;
 
@@ -54,15 +56,20 @@ export function mixCautions(material: MaterialClass, { mass_g, batches }: Pick<W
   return [...material.hazards, ...(warms ? ["cup-heat"] : [])];
 }
 
-/** A need weighed by the recipe, and split so that each batch is used up while workable and no cup runs hot. */
-export function weigh(material: MaterialClass, need_cm3: number, extra_pct: number, apply: Apply, air: Air): Weighed {
+/**
+ * A need weighed by the recipe, and split so that each batch is laid while it is workable, over all its places, and no cup runs hot.
+ * `places`: over how many it goes.
+ */
+export function weigh(material: MaterialClass, need_cm3: number, extra_pct: number, apply: Apply, air: Air, places = 1): Weighed {
   const volume_cm3 = need_cm3 * (1 + extra_pct / 100);
   const density = material.mix.mixed_density ?? densityOf(material);
   const mass_g = volume_cm3 * density;
   const working = lagOf(material, ["working"], 1, air)?.range[0] ?? Infinity;
   const { largest_g, because } = cupOf(material, apply);
+  // what stays on the board is stirred, not pressed in
+  const laid_cm3 = apply === "pressed" ? need_cm3 : volume_cm3;
   const byCup = mass_g / largest_g;
-  const timed = timedBatches(material, { volume_cm3, mass_g, speed: APPLY[apply], working });
+  const timed = timedBatches(material, { lays_min: laid_cm3 / APPLY[apply] + (places - 1) * NEXT_PLACE_MIN, mass_g, working });
   const batches = Math.max(1, timed, Math.ceil(byCup - 1e-9));
   const shares = massShares({ parts: [...material.mix.parts], ratio_by: material.mix.ratio_by });
   const parts = material.mix.parts.map(({ name }, i) => ({ name, mass_g: mass_g * (shares[i] ?? 0) }));
@@ -81,10 +88,10 @@ export function weigh(material: MaterialClass, need_cm3: number, extra_pct: numb
 /** The fewest batches of which each is used up while it is workable; a smaller cup stays cooler, so that it lasts longer. */
 function timedBatches(
   material: MaterialClass,
-  { volume_cm3, mass_g, speed, working }: { volume_cm3: number; mass_g: number; speed: number; working: number },
+  { lays_min, mass_g, working }: { lays_min: number; mass_g: number; working: number },
 ): number {
-  let batches = Math.max(1, Math.ceil(volume_cm3 / (working * speed) - 1e-9));
-  while (volume_cm3 / batches / speed > working * cupFactor(material, mass_g / batches) * (1 + 1e-9)) batches += 1;
+  let batches = Math.max(1, Math.ceil(lays_min / working - 1e-9));
+  while (lays_min / batches > working * cupFactor(material, mass_g / batches) * (1 + 1e-9)) batches += 1;
   return batches;
 }
 
@@ -106,7 +113,14 @@ export function weighAll(material: MaterialClass, amounts: readonly Amount[], ai
   const needed = amounts.flatMap(({ takes }) => takes).reduce((sum, { cm3 }) => sum + cm3, 0);
   const need_cm3 = Math.max(needed, lead.least_cm3 ?? 0);
   const extra_pct = lead.extra_pct instanceof Function ? lead.extra_pct(need_cm3) : lead.extra_pct;
-  return weigh(material, need_cm3, extra_pct, lead.apply, air);
+  return weigh(
+    material,
+    need_cm3,
+    extra_pct,
+    lead.apply,
+    air,
+    new Set(amounts.flatMap(({ takes }) => takes.map(({ place }) => place))).size,
+  );
 }
 
 /** What each place takes of a mix, g: by what goes into it, so that the portions are the mix. */

@@ -101,6 +101,8 @@ export const EventBody = tagged("kind", [
     why: Type.String({ maxLength: 500 }),
     hands_min: Type.Number({ minimum: 0, maximum: 10_000 }),
     wait_min: Type.Number({ minimum: 0, maximum: 100_000 }),
+    /** The operation that it follows; absent = the last of its station. */
+    after: Type.Optional(ref()),
   }),
   /** Assembled without glue: how long it took, whether two marks meet across the break, and where every clamp stands. */
   event("dry-run", {

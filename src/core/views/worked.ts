@@ -111,13 +111,14 @@ export function worked(
       at,
       ...present({ low_mm, filler }),
     })),
-    own: treatment.added.map(({ step, station, text, why, hands_min, wait_min }) => ({
+    own: treatment.added.map(({ step, station, text, why, hands_min, wait_min, after }) => ({
       id: `own/${station}/${step}`,
       station,
       text,
       why,
       hands_min,
       wait_min,
+      ...present({ after }),
     })),
     at: now,
     ...(shelf ? { shelf } : {}),

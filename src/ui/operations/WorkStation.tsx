@@ -105,7 +105,7 @@ export function WorkStation({
               </Link>
             )}
             <BackTo stations={back} here={station} places={places} />
-            <OwnStep station={station} />
+            <OwnStep station={station} operations={operations.filter((operation) => operation.station === station)} />
           </div>
         )}
         {closed && <Sign name="done">This treatment is signed and closed.</Sign>}

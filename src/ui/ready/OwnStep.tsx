@@ -1,17 +1,24 @@
 "use client";
 import type { Station } from "@/core/catalogue";
+import type { OperationView } from "@/core/views/operationView";
 import { useKept } from "../forms/kept";
 import { parseNumber } from "../forms/parse";
 import { useLog } from "../treatment/TreatmentLog";
 
-const EMPTY = { text: "", why: "", hands: "10", wait: "0" };
+const EMPTY = { text: "", why: "", hands: "10", wait: "0", after: "" };
 
 /** A step that no rule knows: what, why, how long the hands are on it, and what waits after it. */
-export function OwnStep({ station }: { station: Station }) {
+export function OwnStep({
+  station,
+  operations,
+}: {
+  station: Station;
+  operations: readonly Pick<OperationView, "id" | "title" | "round">[];
+}) {
   const log = useLog();
   const [draft, keep, forget] = useKept(`own-step:${station}:${log.treatment}`, EMPTY);
   const change = (to: Partial<typeof EMPTY>) => keep({ ...draft, ...to });
-  const { text, why, hands, wait } = draft;
+  const { text, why, hands, wait, after } = draft;
   const [minutes, waits] = [parseNumber(hands), parseNumber(wait)];
   const whole =
     text.trim() !== "" &&
@@ -32,6 +39,7 @@ export function OwnStep({ station }: { station: Station }) {
       why: why.trim(),
       hands_min: minutes.value,
       wait_min: waits.value,
+      ...(operations.some(({ id }) => id === after) ? { after } : {}),
     } as const;
     if (await log.write(body)) {
       keep(EMPTY);
@@ -49,6 +57,18 @@ export function OwnStep({ station }: { station: Station }) {
         <label className="txt-label">
           Why
           <input className="txt" value={why} maxLength={500} onChange={(event) => change({ why: event.target.value })} />
+        </label>
+        <label className="txt-label">
+          After which step
+          <select className="txt" value={after} onChange={(event) => change({ after: event.target.value })}>
+            <option value="">the last of this station</option>
+            {operations.map(({ id, title, round }) => (
+              <option key={id} value={id}>
+                {round > 1 ? `Round ${round}: ` : ""}
+                {title}
+              </option>
+            ))}
+          </select>
         </label>
         <div className="grid grid-cols-2 gap-2">
           <label className="txt-label">
