@@ -118,8 +118,8 @@ async function takePortion(
   const { class: name, product, lot, lot_id, parts, climate, by } = batch;
   const start = worked && startOfShare(worked, portion, { class: name, climate, parts, ...present({ product, lot, lot_id }) });
   if (!start) throw refused("this mix does not serve there. Its plan may have changed since you opened the page.");
-  const hands_min = (batch.hands_min ?? 0) / batch.portions.length;
-  const body = { kind: "done", op: portion.op, hands_min, start, batch: batch.id, portion_g: portion.mass_g } as const;
+  const hands_min = batch.hands_min === undefined ? undefined : batch.hands_min / batch.portions.length;
+  const body = { kind: "done", op: portion.op, ...present({ hands_min }), start, batch: batch.id, portion_g: portion.mass_g } as const;
   await writeEntry(tx, treatment, record, { key, body, at, past: false, ...present({ by }) }, now);
 }
 

@@ -26,7 +26,7 @@ export function ownerLines(facts: OwnerFacts): OwnerLine[] {
   const lines: ReadonlyArray<readonly [boolean, OwnerLine["when"], string]> = [
     [!facts.early, "today", "Carry it in both hands, touch beside the repair."],
     [facts.early, "full", "Carry it. It waits for that day because something was done before its time."],
-    [facts.load && !facts.weak, "full", "Load it as before."],
+    [facts.load && !facts.weak, "full", "Load it as before; no load until then."],
     [facts.washed && !soaks, "full", `Wash it by hand, under ${softens} °C.`],
     [facts.washed && soaks, "full", `Wipe it with a damp cloth, under ${softens} °C.`],
     [!facts.washed && !facts.weak, "full", "Use it as before; dust it dry."],

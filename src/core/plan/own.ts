@@ -54,7 +54,9 @@ export function withOwn(operations: readonly Operation[], own: readonly OwnOp[],
 function placed(all: readonly Operation[], own: OwnOp, marks: ReadonlyMap<string, OpMark>): Operation[] {
   const named = all.findIndex(({ id }) => id === own.after);
   const last =
-    named >= 0 ? named : all.findLastIndex(({ station, kind }) => kind !== "sign" && STATION_ORDER.indexOf(station) <= STATION_ORDER.indexOf(own.station));
+    named >= 0
+      ? named
+      : all.findLastIndex(({ station, kind }) => kind !== "sign" && STATION_ORDER.indexOf(station) <= STATION_ORDER.indexOf(own.station));
   const before = named >= 0 ? all[named] : undefined;
   const edge = {
     op: own.id,

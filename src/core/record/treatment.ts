@@ -157,9 +157,25 @@ export function materialTaken({ class: name, product }: Taken): MaterialClass {
   return materialOf(name, product);
 }
 
-/** Minutes that hands were on the piece, as recorded. */
-export function handsMinutes({ entries }: Treatment): number {
-  return entries.reduce((sum, { body }) => sum + (("hands_min" in body ? body.hands_min : undefined) ?? 0), 0);
+/** Minutes of hands as they were given; of how many acts, and how many acts there are. */
+export interface HandsGiven {
+  readonly min: number;
+  readonly given: number;
+  readonly of: number;
+}
+
+const ACTS: readonly EventKind[] = ["done", "batch-mixed", "dry-run"];
+
+/** Minutes that hands were on the piece, as far as they were given: what nobody timed is counted, never guessed. */
+export function handsGiven(entries: readonly Entry[]): HandsGiven {
+  const timed = entries.flatMap(({ body }) => ("hands_min" in body && body.hands_min !== undefined ? [body.hands_min] : []));
+  return {
+    min: timed.reduce((sum, minutes) => sum + minutes, 0),
+    given: timed.length,
+    of:
+      timed.length +
+      entries.filter(({ body }) => ACTS.includes(body.kind) && !("hands_min" in body && body.hands_min !== undefined)).length,
+  };
 }
 
 export function is<K extends EventKind>(entry: Entry, kind: K): entry is Entry<K> {

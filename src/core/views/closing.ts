@@ -4,9 +4,9 @@ import { takenOf } from "../mix/batches";
 import { sumRanges } from "../plan/sums";
 import type { BodyOf, EventKind, Start } from "../record/events.schema";
 import { opWords } from "../record/opId";
-import { type Entry, handsMinutes, materialTaken, STATION_ORDER, stationOf, type Treatment } from "../record/treatment";
+import { type Entry, type HandsGiven, handsGiven, materialTaken, STATION_ORDER, stationOf, type Treatment } from "../record/treatment";
 import { doseGrams, figure, formatMinutes, inSentence } from "../units";
-import { toldEntries } from "./judged";
+import { type Against, toldEntries } from "./judged";
 import type { Worked } from "./worked";
 
 /** A station's planned and real figures; minutes of hands. */
@@ -14,22 +14,14 @@ export interface ReviewRow {
   readonly station: Station;
   readonly label: string;
   readonly planned_min: Range;
-  readonly done_min: number;
+  readonly done: HandsGiven;
   readonly planned: number;
-  readonly done: number;
+  /** Operations that are behind. */
+  readonly behind: number;
   readonly skipped: number;
   readonly changed: boolean;
   /** Why it was changed or left out, as recorded. */
   readonly why: readonly string[];
-}
-
-/** A round with its cause, as the record tells it. */
-interface RoundTold {
-  readonly round: number;
-  readonly at: string;
-  readonly station: string;
-  readonly places: readonly string[];
-  readonly because: string;
 }
 
 /** What was put to work: for the record of materials used. */
@@ -87,10 +79,8 @@ function gramsOf(parts: NonNullable<Start["parts"]>): Pick<UsedRow, "weighed" | 
 /** What Close and the printed record show; minutes, and ms since the epoch. */
 export interface ClosingView {
   readonly review: readonly ReviewRow[];
-  readonly rounds: readonly RoundTold[];
-  /** What was done against the plan, and why. */
-  readonly against: readonly string[];
-  readonly hands_min: number;
+  /** Minutes of hands that were given, and of how many acts. */
+  readonly hands: HandsGiven;
   readonly planned_min: Range;
   readonly planned_elapsed_min: Range;
   readonly cost_eur: Range;
@@ -114,19 +104,10 @@ export function closingView(treatment: Treatment, worked: Worked): ClosingView {
   const told = toldEntries(treatment, worked);
   const hands = told.filter(({ body }) => BY_HAND.includes(body.kind)).map(({ at }) => Date.parse(at));
   const { repair, clocks } = worked;
-  const labels = new Map(repair.places.map(({ id, label }) => [id, label]));
   const fulls = [...clocks.values()].flatMap(({ stages }) => stages.filter(({ stage }) => stage === "full").flatMap(({ at }) => at ?? []));
   return {
     review: reviewOf(told, operations),
-    rounds: repair.rounds.map(({ round, at, station, places, because }) => ({
-      round,
-      at,
-      station: stationLabel(station),
-      places: places.map((id) => labels.get(id) ?? id),
-      because,
-    })),
-    against: againstWords(told, worked),
-    hands_min: handsMinutes(treatment),
+    hands: handsGiven(treatment.entries),
     planned_min: repair.hands_min,
     planned_elapsed_min: repair.elapsed_min,
     cost_eur: repair.cost_eur,
@@ -170,16 +151,16 @@ function reviewOf(told: readonly Entry[], operations: readonly Told[]): ReviewRo
     const why = entries.flatMap(({ body }) => reasonIn(body, here));
     const planned_min = sumRanges(here.map(({ hands_min, hands_range }) => hands_range ?? [hands_min, hands_min]));
     const count = (status: string) => here.filter((operation) => operation.status === status).length;
-    const done = count("done") + count("running");
+    const behind = count("done") + count("running");
     return {
       station,
       label: stationLabel(station),
       planned_min,
-      done_min: entries.reduce((sum, { body }) => sum + (("hands_min" in body ? body.hands_min : undefined) ?? 0), 0),
+      done: handsGiven(entries),
       planned: here.length,
-      done,
+      behind,
       skipped: count("skipped"),
-      changed: done !== here.length || why.length > 0,
+      changed: behind !== here.length || why.length > 0,
       why,
     };
   });
@@ -187,7 +168,7 @@ function reviewOf(told: readonly Entry[], operations: readonly Told[]): ReviewRo
 
 function reasonIn(body: Treatment["entries"][number]["body"], operations: readonly Told[]): string[] {
   if (body.kind === "skipped") return [`Left out: ${nameOf(body.op, operations)}: ${body.reason}`];
-  if ("against" in body && body.against) return [`${AGAINST[body.against.state]}: ${nameOf(body.op, operations)}: ${body.against.because}`];
+  if ("against" in body && body.against) return [againstWords({ op: body.op, against: body.against }, operations)];
   if (body.kind === "round-opened") return [`Back to ${stationLabel(body.station)}: ${body.because}`];
   if (body.kind === "surveyed" && body.way) return [body.way.reason];
   if (body.kind === "braced" && body.reason) return [body.reason];
@@ -203,14 +184,12 @@ function nameOf(op: string, operations: Named): string {
   return inSentence(found?.title ?? found?.text ?? opWords(op));
 }
 
-function againstWords(told: readonly Entry[], { repair }: Worked): string[] {
-  return told.flatMap(({ body }) => {
-    if (!("against" in body) || !body.against) return [];
-    const { state, because, passed_min, asked_min } = body.against;
-    const times =
-      passed_min !== undefined && asked_min !== undefined ? ` after ${formatMinutes(passed_min)} of ${formatMinutes(asked_min)}` : "";
-    return [`${AGAINST[state]}${times}: ${nameOf(body.op, repair.operations)}. ${capital(because)}`];
-  });
+/** What was done against the plan, how far from it, and why. */
+function againstWords({ op, against }: { readonly op: string; readonly against: Against }, operations: Named): string {
+  const { state, because, passed_min, asked_min } = against;
+  const times =
+    passed_min !== undefined && asked_min !== undefined ? ` after ${formatMinutes(passed_min)} of ${formatMinutes(asked_min)}` : "";
+  return `${AGAINST[state]}${times}: ${nameOf(op, operations)}. ${capital(because)}`;
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -65,8 +65,9 @@ test("written in whatever order, the log is told in the order of the work, with 
     const treatment = readLog(log(order));
     const found = worked(JAR, treatment, { temp_C: 20, rh_pct: 50 }, { constant_C: 20 }, NOON);
     if (!found) throw new Error("nothing is chosen");
-    const { against: said, elapsed_min, hands_min, review } = closingView(treatment, found);
-    return { said, elapsed_min, hands_min, review, told: toldEntries(treatment, found).map(({ at, body }) => ({ at, body })) };
+    const { elapsed_min, hands, review } = closingView(treatment, found);
+    const said = review.flatMap(({ why }) => why);
+    return { said, elapsed_min, hands, review, told: toldEntries(treatment, found).map(({ at, body }) => ({ at, body })) };
   };
   const live = seen(acts);
   expect(live.said).toHaveLength(1);

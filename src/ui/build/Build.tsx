@@ -31,9 +31,6 @@ export function Build({ places, choices }: Props) {
   );
 }
 
-/** A change takes a moment of thought, min; a working figure. */
-const CHANGE_MIN = 3;
-
 function PlaceBuild({ place, choice }: { place: BuildPlace; choice: BuildChoice }) {
   const log = useLog();
   const [kept, keep, forget] = useKept<readonly ChainLink[] | null>(`build:${log.treatment}:${place.place}:${place.what}`, null);
@@ -48,7 +45,7 @@ function PlaceBuild({ place, choice }: { place: BuildPlace; choice: BuildChoice 
   const write = async () => {
     const { damage, stance, reason, entry } = choice;
     const chain = withRows(choice, place, rows);
-    const body = { kind: "matched", damage, stance, chain, hands_min: CHANGE_MIN, ...(reason ? { reason } : {}) } as const;
+    const body = { kind: "matched", damage, stance, chain, ...(reason ? { reason } : {}) } as const;
     if (!(await log.write(body, { corrects: entry }))) return;
     back();
     setOpen(false);

@@ -5,9 +5,6 @@ import type { ChainLink } from "@/core/match/match.schema";
 import { useKept } from "../forms/kept";
 import { useLog } from "../treatment/TreatmentLog";
 
-/** What the choice takes of a bench hour, min; a working figure, corrected in the record. */
-const MATCH_MIN = 10;
-
 interface PlanProps {
   readonly treatment: string;
   readonly damage: string;
@@ -32,7 +29,6 @@ export function PlanButton({ treatment, damage, stance, links, missing, entry, n
       damage,
       stance,
       chain: [...links],
-      hands_min: MATCH_MIN,
       ...(reason.trim() ? { reason: reason.trim() } : {}),
     };
     if (!(await log.write(body, entry ? { corrects: entry } : {}))) return;

@@ -137,7 +137,6 @@ function BatchForm({ operation, air, close, takers, own }: Props & { takers: rea
       left_g,
       left_over: left,
       climate: { temp_C: air.temp_C, rh_pct: air.rh_pct },
-      hands_min: (operation.hands_min[0] + operation.hands_min[1]) / 2,
     };
     const words = `One mix of ${inSentence(classRow(start.class).name)} for ${counted(taking.length, "taker")}`;
     if (await log.writeBatch({ kind: "done", op: operation.id }, { words, request, takes: takesBy(taking) })) close();

@@ -5,7 +5,7 @@ import { FieldError } from "../forms/FieldError";
 import type { Air } from "../frame/climate";
 import { lazily } from "../frame/lazily";
 import { DoDetails } from "./DoDetails";
-import { type AgainstPlan, isCup } from "./doDraft";
+import { type AgainstPlan, isCup, plannedMinutes } from "./doDraft";
 import { useDoing } from "./useDoing";
 
 const WeighDialog = lazily(() => import("../weigh/WeighDialog").then((module) => module.WeighDialog));
@@ -71,6 +71,7 @@ export function DoIt({ operation, air, now, against }: Props) {
           <span className="visually-hidden">Minutes for: {operation.text}</span>
           <input
             value={draft.minutes}
+            placeholder={plannedMinutes(operation)}
             inputMode="decimal"
             onChange={(event) => change({ minutes: event.target.value })}
             aria-invalid={wrong.minutes ? true : undefined}

@@ -11,6 +11,7 @@ import { OwnStep } from "../ready/OwnStep";
 import { Sign } from "../signs/Sign";
 import { Aside } from "./Aside";
 import { BackTo } from "./BackTo";
+import { LeaveOut } from "./LeaveOut";
 import { OperationRow } from "./OperationRow";
 import { Places } from "./Places";
 import { Rounds } from "./Rounds";
@@ -105,6 +106,7 @@ export function WorkStation({
               </Link>
             )}
             <BackTo stations={back} here={station} places={places} />
+            <LeaveOut operations={open} />
             <OwnStep station={station} operations={operations.filter((operation) => operation.station === station)} />
           </div>
         )}

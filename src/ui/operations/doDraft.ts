@@ -37,8 +37,12 @@ export interface DoDraft {
 
 export const NO_JAR = "none";
 
-export const startDraft = ({ hands_min, parts }: OperationView): DoDraft => ({
-  minutes: String(Math.max(1, Math.round((hands_min[0] + hands_min[1]) / 2))),
+/** Minutes as they are planned: shown where none are typed, never recorded. */
+export const plannedMinutes = ({ hands_min }: Pick<OperationView, "hands_min">): string =>
+  String(Math.max(1, Math.round((hands_min[0] + hands_min[1]) / 2)));
+
+export const startDraft = ({ parts }: OperationView): DoDraft => ({
+  minutes: "",
   note: "",
   reason: "",
   at: "",
@@ -83,7 +87,7 @@ export function typedAt({ at }: Pick<DoDraft, "at">, context: TimeContext): numb
 const FUTURE = "That lies in the future: enter what is done.";
 
 const RULES: readonly Rule[] = [
-  { field: "minutes", right: ({ minutes }) => within(minutes, 0, 10_000), says: "Enter minutes, 0 to 10 000." },
+  { field: "minutes", right: ({ minutes }) => empty(minutes) || within(minutes, 0, 10_000), says: "Enter minutes, 0 to 10 000." },
   {
     field: "also_g",
     right: ({ also, also_g }) => also === "" || within(also_g, 1e-3, 1e6),
@@ -176,7 +180,7 @@ export function batchBody(
     start && {
       kind: "batch-mixed",
       op: operation.id,
-      hands_min: optional(draft.minutes) ?? 0,
+      ...present({ hands_min: optional(draft.minutes) }),
       ...(note === "" ? {} : { note }),
       start,
       ...whyOf(draft, against),
@@ -201,7 +205,7 @@ export function doBody(operation: OperationView, draft: DoDraft, air: Air, again
   return {
     kind: "done",
     op: operation.id,
-    hands_min: optional(minutes) ?? 0,
+    ...present({ hands_min: optional(minutes) }),
     ...(note.trim() === "" ? {} : { note: note.trim() }),
     ...(start ? { start } : {}),
     ...(operation.batch ? { whole_g: operation.batch.whole_g } : {}),

@@ -1,5 +1,5 @@
 import Link from "next/link";
-import { earlierGlueRow, type Finish, finishRow, type PieceKind, STANCE_LABELS, type Substrate, substrateRow } from "@/core/catalogue";
+import { earlierGlueRow, type Finish, type PieceKind, STANCE_LABELS, type Substrate } from "@/core/catalogue";
 import type { WorkedDamage } from "@/core/plan/damageContext";
 import { type DamageRecord, type Entry, materialTaken, type Treatment } from "@/core/record/treatment";
 import { CHECK_ROWS } from "@/core/survey/inspection.data";
@@ -12,23 +12,26 @@ import { entryWords } from "@/core/views/entryWords";
 import { spotsOf } from "@/core/views/rounds";
 import type { PhotographView } from "../stations/Photographs";
 import { ReviewTable } from "../stations/ReviewTable";
-import { Rounds } from "../stations/Rounds";
 import { ConditionMap, type DamageMark } from "../survey/ConditionMap";
+import { OwnerPage } from "./OwnerPage";
 import { PrintButton } from "./PrintButton";
 import "./record.css";
 
+/** The piece and the part that a record is of. */
+export interface RecordHead {
+  readonly id: string;
+  readonly title: string;
+  readonly piece_title: string;
+  readonly reference: string;
+  readonly owner_reference: string;
+  readonly kind: PieceKind;
+  readonly part_name: string;
+  readonly substrate: Substrate;
+  readonly finish: Finish;
+}
+
 interface Props {
-  readonly record: {
-    readonly id: string;
-    readonly title: string;
-    readonly piece_title: string;
-    readonly reference: string;
-    readonly owner_reference: string;
-    readonly kind: PieceKind;
-    readonly part_name: string;
-    readonly substrate: Substrate;
-    readonly finish: Finish;
-  };
+  readonly record: RecordHead;
   readonly treatment: Treatment;
   /** Its entries as they are told: in the order in which things were done. */
   readonly entries: readonly Entry[];
@@ -82,10 +85,9 @@ export function RecordSheet({
           {record.owner_reference && ` · owner’s reference ${record.owner_reference}`}
         </p>
       </header>
+      <OwnerPage treatment={treatment} record={record} worked={worked} used={used} closing={closing} wall={wall} now={now} />
+      <h2 className="sheet-bench">From the bench</h2>
       <dl className="sheet-facts">
-        <Fact name="Part">
-          {record.part_name}, {substrateRow(record.substrate).label.toLowerCase()}, {finishRow(record.finish).label.toLowerCase()}
-        </Fact>
         {treatment.damages.map((damage, i) => (
           <DamageFacts
             key={damage.id}
@@ -96,13 +98,14 @@ export function RecordSheet({
         ))}
         {closing && (
           <Fact name="Time">
-            {formatMinutes(closing.hands_min)} hands on, {formatMinutes(closing.elapsed_min)} elapsed; planned{" "}
-            {formatMinutes(closing.planned_min[0])} to {formatMinutes(closing.planned_min[1])} hands on
+            {closing.hands.given === 0 ? "Hands: nobody timed them" : `${formatMinutes(closing.hands.min)} hands on`}
+            {closing.hands.given > 0 &&
+              closing.hands.given < closing.hands.of &&
+              ` in ${closing.hands.given} of ${closing.hands.of} acts, the others not recorded`}
+            , {formatMinutes(closing.elapsed_min)} from first to last act; planned {formatMinutes(closing.planned_min[0])} to{" "}
+            {formatMinutes(closing.planned_min[1])} hands on
           </Fact>
         )}
-        <Fact name="State">
-          {closing?.closed ? `closed ${stamp(closing.closed.at)}, signed ${closing.closed.signed_by}` : `open, printed ${wall.stamp(now)}`}
-        </Fact>
       </dl>
       {closing?.closed?.notes && <p className="sheet-notes">{closing.closed.notes}</p>}
       <div className="sheet-map">
@@ -129,33 +132,10 @@ export function RecordSheet({
       )}
       {closing && (
         <section>
-          <ReviewTable review={closing.review} />
-          <Rounds rounds={closing.rounds} against={closing.against} />
+          <ReviewTable review={closing.review} reasons={false} />
         </section>
       )}
       {used.length > 0 && <Used used={used} stamp={stamp} />}
-      {closing && (
-        <section>
-          <h2>What the owner may do, and from when</h2>
-          <ul>
-            {closing.owner.map(({ when, act }) => (
-              <li key={act}>
-                <b>
-                  {when === "never"
-                    ? "Never"
-                    : when === "today"
-                      ? "From today"
-                      : closing.full_at
-                        ? `From ${wall.day(closing.full_at)}`
-                        : "From full cure"}
-                  :
-                </b>{" "}
-                {act}
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
       <section>
         <h2>Log</h2>
         <table className="lst">

@@ -30,7 +30,10 @@ function printed(file: string, by?: string) {
       damages: [],
       photographs: kept.photographs.map(({ id, moment, caption, taken_at }) => ({ id, moment, caption, taken_at, width: 4, height: 3 })),
       worked: plan?.repair.damages ?? [],
-      names: new Map(plan?.repair.operations.map(({ id, text }) => [id, text])),
+      names: new Map([
+        ...(plan?.repair.operations ?? []).map(({ id, text }) => [id, text] as const),
+        ...(plan?.repair.places ?? []).map(({ id, label }) => [id, label] as const),
+      ]),
       used: plan ? materialsUsed(treatment, plan) : [],
       wall: wall("Europe/Berlin"),
       now,
@@ -54,6 +57,16 @@ describe.each(DEMO_FILES)("%s", (file) => {
     expect(log.match(/<tr>/g) ?? []).toHaveLength(treatment.entries.length);
     for (const { body } of treatment.entries)
       if (body.kind === "done" && body.start?.parts) for (const { name } of body.start.parts) expect(log).toContain(name);
+  });
+
+  test("the owner’s page comes first, each deviation stands once, and nothing is called by an id", () => {
+    const bench = markup.indexOf("From the bench");
+    expect(markup.indexOf("What was wrong")).toBeLessThan(bench);
+    if (treatment.settled) expect(markup.indexOf("What the owner may do")).toBeLessThan(bench);
+    expect(markup.replaceAll(/<[^>]*>/g, " ")).not.toMatch(/\bd\d+\/[a-z]|\br\d+\/[a-z]/);
+    for (const { body } of treatment.entries)
+      if ("against" in body && body.against)
+        expect(markup.toLowerCase().split(body.against.because.toLowerCase()).length - 1).toBeLessThanOrEqual(1);
   });
 
   test("says of every damage how it is met and with what, and says what is only a prediction", () => {

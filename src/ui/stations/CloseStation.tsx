@@ -14,15 +14,11 @@ import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
 import { Photographs, type PhotographView } from "./Photographs";
 import { ReviewTable } from "./ReviewTable";
-import { Rounds } from "./Rounds";
 
 interface Props extends ClosingView {
   readonly treatment: string;
   readonly photographs: readonly PhotographView[];
 }
-
-/** What signing takes of a bench hour, min; a working figure, corrected in the record. */
-const SIGN_MIN = 5;
 
 /** Close: last look, planned against done, the owner's dates, sign. */
 export function CloseStation(props: Props) {
@@ -36,7 +32,6 @@ export function CloseStation(props: Props) {
       </section>
       <section>
         <ReviewTable review={review} />
-        <Rounds rounds={props.rounds} against={props.against} />
         <div className="mt-4">
           <h2 className="pb-2">Take the record with you</h2>
           <div className="grid grid-cols-2 gap-3">
@@ -66,13 +61,16 @@ function againstPlan(hands: number, [low, high]: Range): string {
   return hands > high ? `${formatMinutes(hands - high)} over ${plan}` : `within ${plan}`;
 }
 
-function Times({ hands_min, planned_min, elapsed_min, planned_elapsed_min, cost_eur }: Props) {
-  const against = againstPlan(hands_min, planned_min);
+function Times({ hands, planned_min, elapsed_min, planned_elapsed_min, cost_eur }: Props) {
+  const whole = hands.given === hands.of;
   return (
     <div className="rule mt-4 flex flex-wrap gap-x-10 gap-y-2 pt-3">
       <div>
-        <p className="big-figure">{formatMinutes(hands_min)}</p>
-        <p className="dim">your hands, {against}</p>
+        <p className="big-figure">{formatMinutes(hands.min)}</p>
+        <p className="dim">
+          your hands,{" "}
+          {whole ? againstPlan(hands.min, planned_min) : `given for ${hands.given} of ${hands.of} acts; the others nobody timed`}
+        </p>
       </div>
       <div>
         <p className="big-figure">{formatMinutes(elapsed_min)}</p>
@@ -126,7 +124,7 @@ function SignForm({ treatment, open, operations }: Pick<Props, "treatment" | "op
   const draft = useDraft(`close:${treatment}`, form);
   const told = { ...messagesOf(form.formState.errors), ...Object.fromEntries(log.errors.map((each) => [fieldOf(each), each.message])) };
   const submit = form.handleSubmit(async (signed) => {
-    if (await log.write({ kind: "closed", ...signed, hands_min: SIGN_MIN, operations: [...operations] })) draft.clear();
+    if (await log.write({ kind: "closed", ...signed, operations: [...operations] })) draft.clear();
   });
   return (
     <form method="post" className="rule mt-4 grid gap-3 pt-3" onSubmit={submit}>

@@ -3,8 +3,8 @@ import { formatMinutes } from "@/core/units";
 import type { ReviewRow } from "@/core/views/closing";
 import { Sign } from "../signs/Sign";
 
-/** Planned against done, a row a station; what was changed carries its reason. No score. */
-export function ReviewTable({ review }: { review: readonly ReviewRow[] }) {
+/** Planned against done, a row a station; what was changed carries its reason, unless that is told elsewhere. No score. */
+export function ReviewTable({ review, reasons = true }: { review: readonly ReviewRow[]; reasons?: boolean }) {
   const changed = review.filter((row) => row.changed).length;
   return (
     <>
@@ -36,22 +36,29 @@ export function ReviewTable({ review }: { review: readonly ReviewRow[] }) {
                   {row.planned === 0 ? "–" : `${formatMinutes(row.planned_min[0])} to ${formatMinutes(row.planned_min[1])}`}
                 </td>
                 <td className="num">
-                  <b>{formatMinutes(row.done_min)}</b>
+                  <b>{row.done.given === 0 ? "–" : formatMinutes(row.done.min)}</b>
+                  {row.done.given < row.done.of && (
+                    <span className="sub">
+                      {" "}
+                      {row.done.given} of {row.done.of} timed
+                    </span>
+                  )}
                 </td>
                 <td className="num hide-narrow">{row.planned === 0 ? "–" : row.planned}</td>
                 <td className="num hide-narrow">
-                  <b>{row.planned === 0 ? "–" : row.done}</b>
+                  <b>{row.planned === 0 ? "–" : row.behind}</b>
                   {row.skipped > 0 && <span className="sub"> {row.skipped} left out</span>}
                 </td>
                 <td>{row.changed ? <Sign name="to-come">changed</Sign> : <Sign name="done">as planned</Sign>}</td>
               </tr>
-              {row.why.map((why) => (
-                <tr key={`${row.station} ${why}`}>
-                  <td colSpan={6} className="wrap-anywhere">
-                    <b>Why:</b> {why}
-                  </td>
-                </tr>
-              ))}
+              {reasons &&
+                row.why.map((why) => (
+                  <tr key={`${row.station} ${why}`}>
+                    <td colSpan={6} className="wrap-anywhere">
+                      <b>Why:</b> {why}
+                    </td>
+                  </tr>
+                ))}
             </Fragment>
           ))}
         </tbody>

@@ -68,9 +68,6 @@ interface Checked {
   readonly taken: Way | undefined;
 }
 
-/** What a survey takes of a bench hour, min; a working figure, corrected in the record. */
-const SURVEY_MIN = 15;
-
 const FORM_ID = "survey-form";
 
 const Apart = lazily(() => import("./Apart").then((module) => module.Apart));
@@ -117,7 +114,6 @@ export function SurveyStation(props: Props) {
       part: part_id,
       ...(title.trim() === "" ? {} : { title: title.trim() }),
       survey: read.survey,
-      hands_min: SURVEY_MIN,
       ...(read.taken ? { way: read.taken } : {}),
     } as const;
     if (!(await log.write(body, surveyEntry ? { corrects: surveyEntry } : {}))) return;

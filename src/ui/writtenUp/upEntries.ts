@@ -1,6 +1,6 @@
 import type { BodyOf, EventBody } from "@/core/record/events.schema";
 import type { OperationView } from "@/core/views/operationView";
-import { minutesOf, type PlacedRow, type UpTyped } from "@/core/views/writtenUp";
+import type { PlacedRow, UpTyped } from "@/core/views/writtenUp";
 import type { Air } from "../frame/climate";
 import { doBody, isMeasured, startDraft } from "../operations/doDraft";
 
@@ -69,7 +69,7 @@ function doneBody({ row, state }: PlacedRow, draft: UpDraft, air: Air, refused: 
     state === "too-early" || state === "too-late" || state === "blocked" ? { state } : refused ? { state: "blocked" as const } : undefined;
   const typed = {
     ...startDraft(operation),
-    minutes: String(minutesOf(row, draft.took)),
+    minutes: draft.took,
     note: height === undefined ? draft.found : "",
     measured: height === undefined ? "" : String(height),
     reason: draft.because,

@@ -1,26 +1,16 @@
 "use client";
-import { useRouter } from "next/navigation";
-import { useMemo, useState } from "react";
-import type { Problem } from "@/core/problem";
+import { useMemo } from "react";
 import { readTime, typedTime } from "@/core/units";
 import { type PlacedRow, placed, type UpRow } from "@/core/views/writtenUp";
 import { useKept } from "../forms/kept";
-import { send } from "../forms/send";
-import { whoIsHere } from "../frame/AtBench";
 import type { Air } from "../frame/climate";
-import { useNow, useShop, useWall, useWorkingDay } from "../frame/now";
-import { emptyDraft, isKept, type UpDraft, type UpEntry, upEntry } from "./upEntries";
+import { useNow, useWall, useWorkingDay } from "../frame/now";
+import { useSendingAll } from "../treatment/useSendingAll";
+import { emptyDraft, isKept, type UpDraft, upEntry } from "./upEntries";
 
 interface Draft {
   readonly began: string;
   readonly rows: Readonly<Record<string, UpDraft>>;
-}
-
-/** What the record answers to a write-up. */
-interface Answer {
-  readonly version: number;
-  readonly written: ReadonlyArray<{ readonly key: string }>;
-  readonly refused: ReadonlyArray<{ readonly key: string; readonly detail: string }>;
 }
 
 /** What is typed of the day, kept on this device, and the time that each row has by it. */
@@ -29,7 +19,7 @@ export function useWritingUp(treatment: string, version: number, rows: readonly 
   const wall = useWall();
   const { begins } = useWorkingDay();
   const [draft, keep] = useKept<Draft>(`written-up:${treatment}`, { began: "", rows: {} });
-  const { sent, ...sending } = useSending(treatment, version);
+  const { sent, ...sending } = useSendingAll(treatment, version);
   const refusalOf = ({ row }: PlacedRow) => sending.refusals.get(draft.rows[row.operation.id]?.key ?? "");
 
   const opened = wall.moment(wall.date(now), Math.floor(begins / 60), begins % 60);
@@ -94,34 +84,4 @@ function stopped(rows: Rows, all: readonly UpRow[], op: string): Rows {
   const not_yet = !rows[op]?.not_yet;
   const touched = not_yet ? order.slice(order.indexOf(op)).filter((id) => id === op || (rows[id]?.at ?? "") === "") : [op];
   return { ...rows, ...Object.fromEntries(touched.map((id) => [id, { ...(rows[id] ?? emptyDraft()), not_yet }])) };
-}
-
-/** The press itself: what goes up in one request, what the record would not take, and why. */
-function useSending(treatment: string, version: number) {
-  const router = useRouter();
-  const { people } = useShop();
-  const [refusals, setRefusals] = useState<ReadonlyMap<string, string>>(new Map());
-  const [problem, setProblem] = useState<Problem>();
-  const [kept, setKept] = useState(0);
-  const [busy, setBusy] = useState(false);
-  /** The keys of what stands in the record now; undefined where nothing was taken. */
-  const sent = async (entries: readonly UpEntry[]): Promise<ReadonlySet<string> | undefined> => {
-    setBusy(true);
-    const who = whoIsHere();
-    const by = people.includes(who) ? { by: who } : {};
-    const answer = await send<Answer>("POST", `/api/treatments/${treatment}/written-up`, {
-      // what others wrote meanwhile was told: the next press knows of it
-      version: Math.max(version, problem?.version ?? 0),
-      entries: entries.map((entry) => ({ ...entry, ...by })),
-    });
-    setBusy(false);
-    setProblem(answer.ok ? undefined : answer.problem);
-    router.refresh();
-    if (!answer.ok) return undefined;
-    const stands = new Set(answer.value.written.map(({ key }) => key));
-    setRefusals(new Map(answer.value.refused.map(({ key, detail }) => [key, detail])));
-    setKept(stands.size);
-    return stands;
-  };
-  return { sent, refusals, problem, kept, busy };
 }

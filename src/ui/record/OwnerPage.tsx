@@ -1,0 +1,78 @@
+import { finishRow, substrateRow } from "@/core/catalogue";
+import type { WorkedDamage } from "@/core/plan/damageContext";
+import type { Treatment } from "@/core/record/treatment";
+import { DAMAGE_LABELS } from "@/core/survey/measures.data";
+import { sizeOf } from "@/core/survey/size";
+import { inSentence, type Wall } from "@/core/units";
+import type { ClosingView, UsedRow } from "@/core/views/closing";
+import type { RecordHead } from "./RecordSheet";
+
+interface Props {
+  readonly treatment: Treatment;
+  readonly record: RecordHead;
+  readonly worked: readonly WorkedDamage[];
+  readonly used: readonly UsedRow[];
+  readonly closing: ClosingView | undefined;
+  readonly wall: Wall;
+  readonly now: number;
+}
+
+/** The first page, for the owner: what was wrong, what was done, what may be done with it and from when, who signed. */
+export function OwnerPage({ treatment, record, worked, used, closing, wall, now }: Props) {
+  const several = treatment.damages.length > 1;
+  const materials = [...new Set(used.map(({ material }) => inSentence(material)))];
+  return (
+    <div className="sheet-owner">
+      <section>
+        <h2>What was wrong</h2>
+        <p>
+          {record.part_name}, {substrateRow(record.substrate).label.toLowerCase()}, {finishRow(record.finish).label.toLowerCase()}.
+        </p>
+        <ul>
+          {treatment.damages.map(({ id, survey: { body } }, i) => (
+            <li key={id} className="wrap-anywhere">
+              {several && <b>{i + 1}. </b>}
+              {body.title && <b>{body.title}: </b>}
+              {DAMAGE_LABELS[body.survey.damage.kind]}, {sizeOf(body.survey.damage)}
+            </li>
+          ))}
+        </ul>
+      </section>
+      <section>
+        <h2>{closing?.closed ? "What was done" : "What is done"}</h2>
+        <ul>
+          {worked.map(({ id, way }, i) => (
+            <li key={id}>
+              {several && <b>{i + 1}. </b>}
+              <b>{way.label}.</b> {way.how}
+            </li>
+          ))}
+        </ul>
+        {materials.length > 0 && <p>With {materials.join(", ")}.</p>}
+      </section>
+      {closing && (
+        <section>
+          <h2>What the owner may do, and from when</h2>
+          <ul>
+            {closing.owner.map(({ when, act }) => (
+              <li key={act}>
+                <b>{whenWords(when, closing.full_at, wall)}:</b> {act}
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <p className="sheet-state">
+        {closing?.closed
+          ? `closed ${wall.stamp(Date.parse(closing.closed.at))}, signed ${closing.closed.signed_by}`
+          : `open, printed ${wall.stamp(now)}`}
+      </p>
+    </div>
+  );
+}
+
+function whenWords(when: ClosingView["owner"][number]["when"], full_at: number | undefined, wall: Wall): string {
+  if (when === "never") return "Never";
+  if (when === "today") return "From today";
+  return full_at === undefined ? "From full cure" : `From ${wall.day(full_at)}`;
+}
