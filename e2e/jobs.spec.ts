@@ -4,7 +4,7 @@ import { expect, type Page } from "@playwright/test";
 import type { PlanInput } from "../src/core/plan/plan.schema";
 import { plan } from "../src/core/plan/planCalc";
 import { fillSurvey } from "./measuring";
-import { newTreatment, photograph, putAway, test, workOff, workStation, write } from "./support";
+import { newTreatment, photograph, putAway, test, workedOut, workOff, workStation, write } from "./support";
 
 test.afterEach(({ page }) => putAway(page));
 
@@ -341,7 +341,7 @@ test("job 11: a thin cast hand: overlay measured short takes another thin build;
   await measured.getByLabel("Thickness by the caliper, mm").fill("1.1");
   await measured.getByRole("button", { name: /^Done/ }).click();
   await page.getByText(/behind$/).click();
-  await press(page, "Back to Fill: 0.3 mm low");
+  await press(page, "Back to Fill: measured 0.3 mm low");
   await press(page, "Open the round");
   await expect(page.getByText("Round 2").first()).toBeVisible();
   await inOrder(page, /^Round 2Mix .* cold-cure acrylic/, /^Round 2Press in/, /^Round 2Measure the thickness after: 1.4 mm/);
@@ -349,7 +349,8 @@ test("job 11: a thin cast hand: overlay measured short takes another thin build;
   await workStation(page);
   await go(page, treatment, "level");
   await inOrder(page, /^File it/, /P150, wet/, /P400, wet/, /^Polish lightly and stop early/);
-  await expect(page.getByText(/Dust of tin/).first()).toBeVisible();
+  const { found } = await workedOut(page, treatment);
+  expect(found?.repair.operations.find(({ id }) => id === "r2/level/file/d1")?.cautions).toContain("dust-metal");
   await workStation(page);
 });
 

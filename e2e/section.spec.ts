@@ -117,6 +117,6 @@ test("the school, the grain, the height and a better volume are set, kept, and p
   await expectAccessible(page);
   await page.goto(`/treatments/${treatment}/record`);
   await expect(
-    page.getByText(/Fill: model it soft, sponge, 0\.6 mm proud, 50 % over the need, d1\/loss holds 0\.\d+ cm³ by modelling clay, measures/),
+    page.getByText(/Fill: model it soft, sponge, 0\.6 mm proud, 50 % over the need, The chip holds 0\.\d+ cm³ by modelling clay, measures/),
   ).toBeVisible();
 });

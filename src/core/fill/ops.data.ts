@@ -172,7 +172,7 @@ export const FILL_OPS = {
     amount: ({ takes, apply }) => ({ takes: takes.map(({ place, need_cm3 }) => ({ place: place.id, cm3: need_cm3 })), extra_pct: 0, apply, mixed: true }),
     thickness: (s, place) => s.takes.find((each) => each.place.id === place.id)?.applied_mm,
     facts: ({ takes: [take], apply, film, of }) => ({
-      at: take?.place.label.toLowerCase() ?? "it",
+      at: take ? `${take.place.label.toLowerCase()}${take.place.alike ? `, each of ${take.place.alike}` : ""}` : "it",
       apply,
       film,
       last: take?.last === true,

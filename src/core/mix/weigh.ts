@@ -7,6 +7,8 @@ import { massShares } from "./mix";
 interface Take {
   readonly place: string;
   readonly cm3: number;
+  /** Over so many places that are alike. */
+  readonly alike?: number;
 }
 
 /** What an operation takes, as its row tells it. */
@@ -113,14 +115,13 @@ export function weighAll(material: MaterialClass, amounts: readonly Amount[], ai
   const needed = amounts.flatMap(({ takes }) => takes).reduce((sum, { cm3 }) => sum + cm3, 0);
   const need_cm3 = Math.max(needed, lead.least_cm3 ?? 0);
   const extra_pct = lead.extra_pct instanceof Function ? lead.extra_pct(need_cm3) : lead.extra_pct;
-  return weigh(
-    material,
-    need_cm3,
-    extra_pct,
-    lead.apply,
-    air,
-    new Set(amounts.flatMap(({ takes }) => takes.map(({ place }) => place))).size,
-  );
+  return weigh(material, need_cm3, extra_pct, lead.apply, air, placesOf(amounts));
+}
+
+/** Over how many places it goes, those that are alike counted each. */
+function placesOf(amounts: readonly Amount[]): number {
+  const places = new Map(amounts.flatMap(({ takes }) => takes.map(({ place, alike = 1 }) => [place, alike] as const)));
+  return [...places.values()].reduce((sum, alike) => sum + alike, 0);
 }
 
 /** What each place takes of a mix, g: by what goes into it, so that the portions are the mix. */

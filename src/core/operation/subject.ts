@@ -19,6 +19,8 @@ export interface PlaceFacts {
   readonly open_behind?: boolean;
   readonly around_core?: boolean;
   readonly hidden?: boolean;
+  /** How many places are like this one: its figures are for one. */
+  readonly alike?: number;
   readonly joins?: number;
 }
 

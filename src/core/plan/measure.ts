@@ -1,4 +1,4 @@
-import type { Range } from "../catalogue";
+import type { OperationKind, Range } from "../catalogue";
 import type { Air } from "../cure/lag";
 import { type Amount, portionsOf, type Weighed, weighAll } from "../mix/weigh";
 import type { Told } from "../operation/row";
@@ -18,7 +18,8 @@ export interface Measured extends Placed {
 export function measure(placed: Placed, air: Air): Measured {
   const { lead, members, here, damages } = placed;
   const { row, material, facts, subject, grade } = lead;
-  const amounts = members.flatMap(({ amount }): Amount[] => (amount ? [amount] : []));
+  const alike = new Map(here.map((place) => [place.id, place.alike ?? 1]));
+  const amounts = members.flatMap(({ amount }): Amount[] => (amount ? [forAll(amount, alike)] : []));
   const takes = material ? weighAll(material, amounts, air) : undefined;
   const thick = members.flatMap((member) => [...member.thick.values()]);
   const thickness_mm = thick.length > 0 ? Math.max(...thick) : undefined;
@@ -31,8 +32,29 @@ export function measure(placed: Placed, air: Air): Measured {
   return {
     ...placed,
     told,
-    hands_min: row.hands instanceof Function ? row.hands(told as never) : row.hands,
+    hands_min: handsFor(row.hands instanceof Function ? row.hands(told as never) : row.hands, placed),
     portions: takes && lead.kind === "mix" ? portionsOf(amounts, takes.mass_g) : [],
     ...present({ takes, thickness_mm }),
   };
+}
+
+/** What one place takes, for all that are like it. */
+const forAll = (amount: Amount, alike: ReadonlyMap<string, number>): Amount => ({
+  ...amount,
+  takes: amount.takes.map((take) => {
+    const n = alike.get(take.place) ?? 1;
+    return n === 1 ? take : { ...take, cm3: take.cm3 * n, alike: n };
+  }),
+});
+
+/** What is done once however many places are alike: it is looked at, mixed, waited for in one go. */
+const ONCE: readonly OperationKind[] = ["look", "photograph", "test", "take-apart", "dry-run", "mix", "wait", "dry", "sign"];
+/** So much of its minutes each further place that is alike takes again: setting up and cleaning fall away. Trade practice. */
+const AGAIN_SHARE = 0.3;
+
+function handsFor([low, high]: Range, { here, lead }: Placed): Range {
+  const most = Math.max(1, ...here.map(({ alike = 1 }) => alike));
+  // what is laid is reckoned from all that it takes
+  const more = ONCE.includes(lead.kind) || lead.row.each === "place" || lead.row.each === "piece" ? 0 : (most - 1) * AGAIN_SHARE;
+  return [low * (1 + more), high * (1 + more)];
 }

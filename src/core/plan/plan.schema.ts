@@ -82,6 +82,7 @@ const PlanEntry = strict({
           places: { type: "array", items: { type: "string" }, minItems: 1, maxItems: 200 },
           because: { type: "string", minLength: 1, maxLength: 2000 },
           low_mm: { type: "number", exclusiveMinimum: 0, maximum: 1000 },
+          count: { type: "integer", minimum: 1, maximum: 500 },
           filler: { type: "string", enum: CLASS_ROWS.filter(({ roles }) => roles.includes("filler")).map((row) => row.class) },
         },
         required: ["station", "places", "because"],
@@ -178,6 +179,8 @@ export const PlanResult = strict({
       mixed: Type.Optional(Type.Literal(true)),
       parts: Type.Optional(Type.Array(strict({ name: Type.String(), mass_g: Type.Number() }))),
       batches: Type.Optional(Type.Integer()),
+      /** How many places that are alike it is for. */
+      count: Type.Optional(Type.Integer()),
       portions: Type.Optional(Type.Array(strict({ place: Type.String(), mass_g: Type.Number() }))),
       thickness_mm: Type.Optional(Type.Number()),
       hands_min: Span(),

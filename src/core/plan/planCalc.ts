@@ -87,7 +87,11 @@ function readEntries(entries: NonNullable<PlanInput["entries"]>): { rounds: Omit
         places: body.places as string[],
         because: String(body.because),
         at,
-        ...present({ low_mm: body.low_mm as number | undefined, filler: body.filler as ClassName | undefined }),
+        ...present({
+          low_mm: body.low_mm as number | undefined,
+          count: body.count as number | undefined,
+          filler: body.filler as ClassName | undefined,
+        }),
       });
   }
   return { rounds, marks };

@@ -19,6 +19,8 @@ export interface Round {
   readonly low_mm?: number;
   /** What it is filled with, where it was asked for. */
   readonly filler?: ClassName;
+  /** How many of those that are alike; absent = one. */
+  readonly count?: number;
 }
 
 /** What is found low or open in a later round is small: so deep where it was not measured, mm. */
@@ -35,6 +37,8 @@ const HAIR_MM = 0.05;
 export interface Before {
   readonly found?: FoundLayers | undefined;
   readonly coats: Later["coats"];
+  /** What was mixed of it already: that stands, whatever would be proposed today. */
+  readonly mixed?: ClassName | undefined;
 }
 
 /**
@@ -44,10 +48,12 @@ export interface Before {
 export function roundContext({ context, asked }: WorkedDamage, places: readonly WorkPlace[], round: Round, before: Before): Context {
   const low_mm = round.low_mm ?? LOW_MM;
   const fills = round.station === "fill";
-  const stuff = fills ? stuffOf({ context, asked }, places, round, low_mm) : undefined;
+  const stuff = fills ? stuffOf({ context, asked }, places, before.mixed ?? round.filler, low_mm) : undefined;
   const depth = stuff?.row === FINER ? Math.min(low_mm, FINER_FILLS_MM) : low_mm;
   const share = round.low_mm === undefined ? LOW_SHARE : 1;
-  const here = places.map((place) => (fills && (place.kind === "void" || place.kind === "film") ? lowPlace(place, depth, share) : place));
+  const here = places.map((place) =>
+    ofThese(fills && (place.kind === "void" || place.kind === "film") ? lowPlace(place, depth, share) : place, round),
+  );
   const links = context.links
     .filter(({ place }) => places.some(({ id }) => id === place))
     // what is found low lies on top: the last filler of a place takes it up
@@ -79,14 +85,15 @@ function inStuff({ product: _product, overridden: _overridden, mm: _mm, ...link 
 function stuffOf(
   { context, asked }: Pick<WorkedDamage, "context" | "asked">,
   places: readonly WorkPlace[],
-  { filler }: Round,
+  filler: ClassName | undefined,
   low_mm: number,
 ): Judgement | undefined {
   const facts = factsOf(asked);
   if (filler) {
     const at = atPlaces(places, asked).at.filler;
     const here = at ? factsAt(facts, { ...at, damage: { ...at.damage, depth_mm: low_mm } }) : facts;
-    return judge({ ...here, row: classRow(filler), role: "filler" });
+    const row = classRow(filler);
+    return judge({ ...here, row, role: row.roles.includes("filler") ? "filler" : "levelling" });
   }
   if (low_mm > FINER_FILLS_MM + HAIR_MM || !canTakeFiner(context)) return undefined;
   const finer = judge({ ...facts, row: FINER, role: "levelling" });
@@ -104,6 +111,11 @@ function canTakeFiner({ f, links, damage }: Context): boolean {
     FINER.bonds[f.on.family] !== undefined &&
     !f.kinds.has("film")
   );
+}
+
+/** Of places that are alike only those that were found come again. */
+function ofThese({ alike, ...place }: WorkPlace, { count = 1 }: Round): WorkPlace {
+  return alike !== undefined && count > 1 ? { ...place, alike: Math.min(alike, count) } : place;
 }
 
 /** So much of a place as is low. */

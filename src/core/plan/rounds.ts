@@ -1,5 +1,6 @@
-import { STATIONS, type Station } from "../catalogue";
+import { CLASS_ROWS, type ClassName, STATIONS, type Station } from "../catalogue";
 import type { Later } from "../operation/subject";
+import { readOpId } from "../record/opId";
 import type { Context } from "./context";
 import type { WorkedDamage } from "./damageContext";
 import { type Draft, expand } from "./expand";
@@ -36,7 +37,11 @@ export function withRound(
     return places.length > 0 ? [{ damage, places }] : [];
   });
   const brought = hit.flatMap(({ damage, places }) => {
-    const before = { found: foundIn(round.round, marks), coats: coatsOn(places, placed, marks) };
+    const before = {
+      found: foundIn(round.round, marks),
+      coats: coatsOn(places, placed, marks),
+      mixed: mixedIn(round.round, damage, marks),
+    };
     return expand(roundContext(damage, places, round, before)).filter(
       (draft) =>
         draft.station !== "close" &&
@@ -97,4 +102,15 @@ function coatsOn(places: readonly WorkPlace[], placed: readonly Placed[], marks:
   );
   if (laid.length === 0) return "none";
   return laid.some(({ lead }) => lead.role === "topcoat") ? "clear" : "colour";
+}
+
+/** The class that was mixed in a round for a damage: a mix is named by what is in it. */
+function mixedIn(round: number, { context: { links } }: WorkedDamage, marks: ReadonlyMap<string, OpMark>): ClassName | undefined {
+  const named = [...marks.keys()].flatMap((id) => {
+    const ref = readOpId(id);
+    return ref?.round === round && ref.station === "fill" && /^mix-\d+/.test(ref.stem) && ref.of ? [ref.of] : [];
+  });
+  const own = links.findLast(({ role }) => role === "filler")?.class;
+  if (own !== undefined && named.includes(own)) return undefined;
+  return CLASS_ROWS.find((row) => named.includes(row.class))?.class;
 }

@@ -38,6 +38,7 @@ export function word(op: Measured, edges: readonly Edge[], marks: ReadonlyMap<st
       ...amountsOf(op),
       portions: portions.length > 1 ? [...portions] : undefined,
       thickness_mm,
+      count: countOf(op),
       uses: uses.length > 0 ? [...uses] : undefined,
       starts: row.starts,
       ...numbersOf(lead),
@@ -55,12 +56,21 @@ const ofAll = ({ members, told }: Measured, value: readonly string[] | ((op: nev
   ...new Set(members.flatMap(({ facts }) => asTold(value, { ...told, facts }))),
 ];
 
+/** For how many places that are alike, where it is for one kind of them. */
+function countOf({ here }: Measured): number | undefined {
+  const [first, ...others] = here.map(({ alike = 1 }) => alike);
+  return first !== undefined && first > 1 && others.every((each) => each === first) ? first : undefined;
+}
+
 /** What it weighs; of what comes out of a mix that was weighed already only what it fills. */
 function amountsOf({ lead, takes }: Measured) {
   const { amount, subject, row, kind } = lead;
   if (!takes) return {};
   if (row.each === "place")
-    return { volume_cm3: (subject as LayerSubject).takes.reduce((sum, { volume_cm3 }) => sum + volume_cm3, 0), mixed: true as const };
+    return {
+      volume_cm3: (subject as LayerSubject).takes.reduce((sum, { volume_cm3, place }) => sum + volume_cm3 * (place.alike ?? 1), 0),
+      mixed: true as const,
+    };
   const { mass_g, volume_cm3, parts, batches, extra_pct } = takes;
   if (amount?.mixed) return { mass_g, volume_cm3, mixed: true as const };
   return {

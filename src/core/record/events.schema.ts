@@ -238,6 +238,8 @@ export const EventBody = tagged("kind", [
     low_mm: Type.Optional(above0(1000)),
     /** What it is filled with, where that is not left to the plan. */
     filler: Type.Optional(ClassSchema),
+    /** How many of those that are alike; absent = one. */
+    count: Type.Optional(Type.Integer({ minimum: 1, maximum: 500 })),
   }),
   /** A damage is treated apart from here on, as a treatment of its own. */
   event("parted", {

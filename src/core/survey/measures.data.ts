@@ -40,6 +40,8 @@ const TWIN = maybe(
   ),
 );
 const THICKNESS = "the wall measured beside it";
+const COUNT = maybe({ name: "count", label: "How many alike", type: "count", min: 1, max: 500, unit: "", hint: "measured once: places and amounts are for one, a mix is for all" } as const);
+const ACROSS = maybe(length("across_mm", "Second axis, across", 500, "the narrow way; empty when it is round"));
 
 /** What is measured of each kind. A new kind is a new entry here, with its loss, its sketch and its profile. */
 export const MEASURES = {
@@ -58,8 +60,10 @@ export const MEASURES = {
       ],
       hint: "shell unless you say otherwise",
     } as const),
+    maybe(length("across_mm", "Across, of an oval chip", 500, "of a bowl broken out of a face; then its length is the long axis")),
+    COUNT,
   ],
-  corner: [length("a_mm", "First edge", 1000, "from the lost corner along the first edge"), length("b_mm", "Second edge", 1000, "from the lost corner along the second edge"), length("c_mm", "Third edge", 1000, "from the lost corner along the third edge"), TWIN],
+  corner: [length("a_mm", "First edge", 1000, "from the lost corner along the first edge"), length("b_mm", "Second edge", 1000, "from the lost corner along the second edge"), length("c_mm", "Third edge", 1000, "from the lost corner along the third edge"), TWIN, COUNT],
   tip: [
     length("base_mm", "Base, across", 300, "the broken stump, measured across"),
     length("length_mm", "Length of the tip", 1000, "on the twin, or from a photograph"),
@@ -74,8 +78,9 @@ export const MEASURES = {
       ],
       hint: "pointed unless you say otherwise",
     } as const),
+    COUNT,
   ],
-  hole: [length("diameter_mm", "Diameter", 500, "the hole at the surface"), length("depth_mm", "Depth", 500, "the hole, or the wall where it goes through"), yesno("through", "Goes right through", "a through hole needs a backing")],
+  hole: [length("diameter_mm", "Diameter", 500, "the hole at the surface"), length("depth_mm", "Depth", 500, "the hole, or the wall where it goes through"), yesno("through", "Goes right through", "a through hole needs a backing"), ACROSS, COUNT],
   shards: [
     { name: "shards", label: "Number of shards", type: "count", min: 2, max: 500, unit: "", hint: "all pieces, the largest included" },
     length("break_length_mm", "Length of all breaks", 20_000, "every break line, added up"),
@@ -120,11 +125,14 @@ export const MEASURES = {
         "wood that has dried out often closes in damp air",
       ),
     ),
+    maybe(yesno("through", "Goes right through", "then it is as wide at its foot: dammed behind, filled from one side")),
+    COUNT,
   ],
   tear: [
     length("length_mm", "Length", 3000, "along the tear"),
     length("thickness_mm", "Thickness", 20, THICKNESS),
     maybe(length("lost_mm", "Lost, width", 200, "what stays open when it lies flat; 0 when it closes", 0)),
+    maybe(length("leg_mm", "Second leg", 3000, "of a tear round a corner; empty for a straight one")),
     yesno("flap", "It is a flap", "a flap is glued from its hinge outwards"),
     yesno("tension", "Padding or tension pulls it open", "a sprung joint is bonded in short sections"),
   ],
@@ -135,18 +143,27 @@ export const MEASURES = {
     length("swelling_mm", "Swelling of the core", 50, "a straight edge shows it; 0 when it is flat", 0),
   ],
   "veneer-lost": [length("length_mm", "Length", 3000, "of the bare place"), length("width_mm", "Width", 3000, "of the bare place"), length("thickness_mm", "Thickness of the veneer", 10, "at the edge of the loss"), length("swelling_mm", "Swelling of the core", 50, "a straight edge shows it; 0 when it is flat", 0)],
-  scratch: [length("length_mm", "Length", 3000, "along the scratch"), length("width_mm", "Width", 50, "across, with a magnifier", 0.01), length("depth_mm", "Depth", 10, "a fingernail catches from about 0.05 mm", 0.005), number("film_um", "Film beside it", "µm", 5000, "lacquer is often 60 to 120; 0 = bare surface")],
+  scratch: [
+    length("length_mm", "Length", 3000, "along the scratch"),
+    length("width_mm", "Width", 50, "across, with a magnifier", 0.01),
+    length("depth_mm", "Depth", 10, "a fingernail catches from about 0.05 mm", 0.005),
+    number("film_um", "Film beside it", "µm", 5000, "lacquer is often 60 to 120; 0 = bare surface"),
+    COUNT,
+  ],
   dent: [
     length("diameter_mm", "Across", 500, "from rim to rim of the dent"),
     length("depth_mm", "Depth", 100, "a straight edge over it shows the gap", 0.01),
     yesno("broken", "The surface is broken", "whole fibres can be steamed up, broken ones are filled"),
     maybe(number("film_um", "Film beside it", "µm", 5000, "steam clouds a film; 0 = bare surface")),
+    ACROSS,
+    COUNT,
   ],
   "burn-through": [
     length("length_mm", "Length", 3000, "of the place that was sanded or burnt through"),
     length("width_mm", "Width", 3000, "across the middle"),
     length("depth_mm", "Depth", 20, "0 when only the film is gone", 0),
     yesno("into_core", "Through the veneer into the core", "a core that shows is sealed and built up"),
+    COUNT,
   ],
   eroded: [
     length("length_mm", "Length", 3000, "of the eroded place"),

@@ -44,6 +44,8 @@ export interface PlaceDraft {
   readonly end_mm?: number;
   readonly length_mm?: number;
   readonly width_mm?: number;
+  /** How many places are like this one: its measures are for one. */
+  readonly alike?: number;
   /** How many of a kind lie here: cleats, anchors. */
   readonly count?: number;
 }
@@ -92,8 +94,10 @@ export function placeSize(place: PlaceDraft): string {
   if (kind === "faces" && area_mm2) parts.push(`faces ${plain(area_mm2 / 100)} cm²`);
   if (gap_mm && gap_mm[1] > 0) parts.push(`gap ${plain(gap_mm[0], 2)} to ${plain(gap_mm[1], 2)} mm`);
   if (place.open_behind) parts.push("open behind");
-  return parts.join(", ");
+  return alikeWords(place) + parts.join(", ");
 }
+
+const alikeWords = ({ alike }: Pick<PlaceDraft, "alike">): string => (alike === undefined ? "" : `${alike} alike, each `);
 
 /** Height of the section at a joint, mm. */
 export const sectionHeight = ({ section }: Pick<PlaceDraft, "section">): number | undefined =>

@@ -5,19 +5,19 @@ import { sectionOf } from "./place";
 
 /** What is said of a damage's size, mm, in the order in which it is measured. */
 const DIMS: { readonly [K in DamageKind]: (damage: DamageOf<K>) => ReadonlyArray<number | undefined> } = {
-  chip: ({ length_mm, depth_mm, thickness_mm }) => [length_mm, depth_mm, thickness_mm],
+  chip: ({ length_mm, across_mm, depth_mm, thickness_mm }) => [length_mm, across_mm, depth_mm, thickness_mm],
   corner: ({ a_mm, b_mm, c_mm }) => [a_mm, b_mm, c_mm],
   tip: ({ base_mm, length_mm }) => [base_mm, length_mm],
-  hole: ({ diameter_mm, depth_mm }) => [diameter_mm, depth_mm],
+  hole: ({ diameter_mm, across_mm, depth_mm }) => [diameter_mm, across_mm, depth_mm],
   shards: ({ break_length_mm, thickness_mm }) => [break_length_mm, thickness_mm],
   "break-along": ({ slope_mm, ...member }) => [slope_mm, ...sectionDims(member)],
   "break-across": sectionDims,
   crack: ({ length_mm, width_mm, depth_mm }) => [length_mm, width_mm, depth_mm],
-  tear: ({ length_mm, thickness_mm }) => [length_mm, thickness_mm],
+  tear: ({ length_mm, leg_mm, thickness_mm }) => [length_mm, leg_mm, thickness_mm],
   "veneer-lifted": ({ length_mm, width_mm }) => [length_mm, width_mm],
   "veneer-lost": ({ length_mm, width_mm, thickness_mm }) => [length_mm, width_mm, thickness_mm],
   scratch: ({ length_mm, width_mm, depth_mm }) => [length_mm, width_mm, depth_mm],
-  dent: ({ diameter_mm, depth_mm }) => [diameter_mm, depth_mm],
+  dent: ({ diameter_mm, across_mm, depth_mm }) => [diameter_mm, across_mm, depth_mm],
   "burn-through": ({ length_mm, width_mm, depth_mm }) => [length_mm, width_mm, depth_mm || undefined],
   eroded: ({ length_mm, width_mm, depth_mm }) => [length_mm, width_mm, depth_mm || undefined],
   "worn-thin": ({ length_mm, width_mm, remaining_mm, target_mm }) => [
@@ -37,9 +37,13 @@ function sectionDims(member: Parameters<typeof sectionOf>[0]): number[] {
 
 /** The size of a damage in words, as it was measured; what it comes to are its places'. @example sizeOf(chip) // => "34 × 11 × 6 mm" */
 export function sizeOf(damage: Damage): string {
-  const { diameter_mm } = damage as { readonly diameter_mm?: number };
+  const {
+    diameter_mm,
+    across_mm,
+    count = 1,
+  } = damage as { readonly diameter_mm?: number; readonly across_mm?: number; readonly count?: number };
   const dims = dimsOf(damage).filter((mm): mm is number => mm !== undefined);
-  return `${diameter_mm === undefined ? "" : "Ø "}${dims.map((mm) => plain(mm, 2)).join(" × ")} mm`;
+  return `${count > 1 ? `${count} alike, each ` : ""}${diameter_mm === undefined || across_mm !== undefined ? "" : "Ø "}${dims.map((mm) => plain(mm, 2)).join(" × ")} mm`;
 }
 
 function dimsOf<K extends DamageKind>(damage: DamageOf<K>): ReadonlyArray<number | undefined> {

@@ -64,3 +64,11 @@ function capShare(diameter: number, height: number, s: number): number {
   const upTo = (x: number) => x ** 2 * (3 * radius - x);
   return upTo(height * s) / upTo(height);
 }
+
+/** The diameter of the circle that is as large as an ellipse with these axes, mm: π/4·d² = π/4·a·b. */
+export const asRound = (a: number, b: number): number => Math.sqrt(a * b);
+
+/** Ramanujan's first approximation of the perimeter of an ellipse with these diameters. */
+export function ellipsePerimeter(a: number, b: number): number {
+  return (Math.PI / 2) * (3 * (a + b) - Math.sqrt((3 * a + b) * (a + 3 * b)));
+}

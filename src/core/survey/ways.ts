@@ -31,7 +31,9 @@ export function preselectedWay(damage: Damage, facts: WayFacts): WayRow {
 export function placesOf(row: WayRow, damage: Damage, id: string, facts: WayFacts): ReadonlyArray<Place & TakenPlace> {
   const made = (row.places?.(damage, facts) ?? []).filter(({ kind, solids }) => kind !== "void" || volumeOf({ solids: solids ?? [] }) > 0);
   const finished = [...made, ...looseFoil(made, facts), ...finishing(made, facts)];
-  return finished.map((place) => ({ ...withConsolidant(place, damage, facts), id: `${id}/${place.name}`, damage: id }));
+  const { count = 1 } = damage as { readonly count?: number };
+  const alike = count > 1 ? { alike: count } : {};
+  return finished.map((place) => ({ ...withConsolidant(place, damage, facts), ...alike, id: `${id}/${place.name}`, damage: id }));
 }
 
 /** Loose foil beside a filled edge is laid back before the fill, mm wide. */

@@ -2,7 +2,7 @@ import { plain } from "../units";
 import { CLOSED_FILM_MM, gapOf, sectionOf } from "./place";
 import { core, crackCleats } from "./places/core";
 import { crackFaces, GLUE_LINE_MM, GLUE_PLAY_MM, looseFaces, memberFaces, slipFaces } from "./places/faces";
-import { groove } from "./places/groove";
+import { groove, openCrack } from "./places/groove";
 import { shards } from "./places/shards";
 import { flatBed, newVeneer, sheet } from "./places/sheet";
 import { tear } from "./places/tear";
@@ -85,7 +85,7 @@ export const JOIN_WAYS = {
       wait_min: 0,
       places: (d) => [slipFaces(d), groove(d, "slip", "The slip", { only: { filler: ["wood-inlay"] }, as: "chip" })],
     },
-    { ...FILL, risk: "The part moves on and the fill shows a line.", not_first: (d, f) => (d.closes ? "the crack closes: its faces can be glued" : woody(f) && d.width_mm <= 1 ? "damp air may close it" : undefined), places: (d) => [groove(d, "loss", "The open crack")] },
+    { ...FILL, risk: "The part moves on and the fill shows a line.", not_first: (d, f) => (d.closes ? "the crack closes: its faces can be glued" : woody(f) && d.width_mm <= 1 ? "damp air may close it" : undefined), places: (d) => [openCrack(d)] },
     LEAVE,
   ],
   tear: [

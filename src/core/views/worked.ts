@@ -104,12 +104,12 @@ export function worked(
     stance: treatment.stance,
     air,
     tools: piece.tools ?? { scale_step_g: SCALE_STEP_G },
-    rounds: treatment.rounds.map(({ at, body: { station, places, because, low_mm, filler } }) => ({
+    rounds: treatment.rounds.map(({ at, body: { station, places, because, low_mm, filler, count } }) => ({
       station,
       places,
       because,
       at,
-      ...present({ low_mm, filler }),
+      ...present({ low_mm, filler, count }),
     })),
     own: treatment.added.map(({ step, station, text, why, hands_min, wait_min, after }) => ({
       id: `own/${station}/${step}`,

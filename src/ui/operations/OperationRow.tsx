@@ -244,7 +244,7 @@ function FillAgain({
   const voids = here.filter(({ kind }) => kind === "void" || kind === "film");
   const found = {
     places: voids.length === 1 ? voids.map((place) => place.id) : [],
-    because: `${plain(low_mm, 2)} mm low`,
+    because: `measured ${plain(low_mm, 2)} mm low`,
     low: plain(low_mm, 2),
   };
   return <BackTo stations={["fill"]} here="fill" places={here} found={found} name={`back:${id}`} />;

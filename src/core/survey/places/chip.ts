@@ -1,5 +1,6 @@
 import type { DamageOf } from "../measures.data";
 import { CLOSED_FILM_MM } from "../place";
+import { asRound } from "../solids";
 import type { Solid } from "../volume.schema";
 import type { TakenPlace } from "../wayRow";
 import { hollow } from "./hollow";
@@ -13,20 +14,36 @@ const CHIP_SOLID = {
 
 /** What broke off an edge, open along its wall. */
 export const chip = (
-  { length_mm, depth_mm, thickness_mm, shape = "shell" }: DamageOf<"chip">,
+  { length_mm, depth_mm, thickness_mm, shape = "shell", across_mm }: DamageOf<"chip">,
   over: Partial<TakenPlace> = {},
 ): TakenPlace =>
   hollow({
     name: "loss",
     label: "The chip",
-    solids: [CHIP_SOLID[shape](length_mm, depth_mm, thickness_mm)],
+    ...(across_mm === undefined ? edge(CHIP_SOLID[shape], { length_mm, depth_mm, thickness_mm }) : bowl(length_mm, across_mm, depth_mm)),
     depth_mm,
-    opening_mm2: length_mm * thickness_mm,
-    opening_mm: depth_mm,
     length_mm,
-    width_mm: thickness_mm,
     ...over,
   });
+
+/** Broken off an edge: open along the wall. */
+const edge = (
+  solid: (length: number, depth: number, thickness: number) => Solid,
+  { length_mm, depth_mm, thickness_mm }: Pick<DamageOf<"chip">, "length_mm" | "depth_mm" | "thickness_mm">,
+) => ({
+  solids: [solid(length_mm, depth_mm, thickness_mm)],
+  opening_mm2: length_mm * thickness_mm,
+  opening_mm: depth_mm,
+  width_mm: thickness_mm,
+});
+
+/** Broken out of a face: an oval bowl. */
+const bowl = (length_mm: number, across_mm: number, depth_mm: number) => ({
+  solids: [{ shape: "sphericalCap", diameter: asRound(length_mm, across_mm), height: depth_mm } as Solid],
+  opening_mm2: (Math.PI / 4) * length_mm * across_mm,
+  opening_mm: Math.min(length_mm, across_mm),
+  width_mm: across_mm,
+});
 
 /** The cut bed of a piece that is let in: its floor, and its back. */
 export const chipBed = ({ length_mm, depth_mm, thickness_mm }: DamageOf<"chip">): TakenPlace => ({

@@ -1,5 +1,6 @@
 import type { DamageOf } from "../measures.data";
 import { CLOSED_FILM_MM, gapOf, meanGap, sectionOf } from "../place";
+import { ellipsePerimeter } from "../solids";
 import type { Solid } from "../volume.schema";
 import type { TakenPlace } from "../wayRow";
 import { hollow } from "./hollow";
@@ -45,11 +46,6 @@ function memberSeam(length_mm: number, film: number): TakenPlace {
     length_mm,
     width_mm: film,
   });
-}
-
-/** Ramanujan's first approximation of the perimeter of an ellipse with these diameters. */
-function ellipsePerimeter(a: number, b: number): number {
-  return (Math.PI / 2) * (3 * (a + b) - Math.sqrt((3 * a + b) * (a + 3 * b)));
 }
 
 /** All the joins of a broken vessel as one long break. */

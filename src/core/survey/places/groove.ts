@@ -1,3 +1,4 @@
+import type { DamageOf } from "../measures.data";
 import type { TakenPlace } from "../wayRow";
 import { hollow } from "./hollow";
 
@@ -25,3 +26,12 @@ export const groove = (
     width_mm,
     ...over,
   });
+
+/** An open crack: it narrows to its foot; one that goes through is as wide there, and open behind. */
+export const openCrack = (d: DamageOf<"crack">): TakenPlace =>
+  groove(
+    d,
+    "loss",
+    "The open crack",
+    d.through ? { solids: [{ shape: "box", length: d.length_mm, width: d.width_mm, depth: d.depth_mm }], open_behind: true } : {},
+  );
