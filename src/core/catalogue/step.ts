@@ -11,6 +11,9 @@ export interface StepFacts {
   readonly piece: PieceKind;
   readonly on: SubstrateRow;
   readonly finish: FinishRow;
+  /** The finish that it had, and the one that it is to have: from levelling on `finish` is that one. */
+  readonly was: FinishRow;
+  readonly to_be: FinishRow;
   readonly damage: DamageKind;
   /** The finish beside the loss must survive. */
   readonly survives: boolean;

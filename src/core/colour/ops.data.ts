@@ -82,6 +82,23 @@ export const COLOUR_OPS = {
       done_when: "it is matt all over, and nothing of what was wrong is left",
     }),
   }),
+  // one finish over another: it holds on no gloss
+  "flat-old": row({
+    each: "surface",
+    together: "part",
+    kind: "key",
+    when: ({ f }) => f.was.finish !== "none" && f.was.finish !== f.finish.finish,
+    needs: LEVELLED,
+    facts: ({ f }) => ({ was: f.was.label.toLowerCase(), waxed: f.was.finish === "wax" || f.was.finish === "oil", dust: f.was.finish === "paint" && f.lead ? "old-paint" : "dust-resin" }),
+    hands: [15, 60],
+    words: ({ facts: { was, waxed } }) => ({
+      title: "Flat the old finish",
+      text: `Wash the old ${was}${waxed ? " with white spirit until a drop of water wets it" : ""} and flat it matt, all that is coated, P220 to P320`,
+      why: "A new finish holds on no gloss, no wax and no grease.",
+      done_when: "no shining spot is left and the cloth stays clean",
+    }),
+    cautions: ({ facts }) => [facts.dust],
+  }),
   "release-off": row({
     each: "surface",
     together: "part",
@@ -110,7 +127,7 @@ export const COLOUR_OPS = {
     each: "surface",
     together: "part",
     kind: "clean",
-    needs: [...LEVELLED, "pore-fill", first("release-off", "no grease under colour"), first("flat-coats", "it is matt")],
+    needs: [...LEVELLED, "pore-fill", first("release-off", "no grease under colour"), first("flat-coats", "it is matt"), first("flat-old", "it is matt")],
     hands: [3, 6],
     words: { title: "Dust off and look", text: "Dust off, wipe, and look in the light it will live in", why: "A grain under a coat shows for ever.", done_when: "a fingertip finds nothing" },
     meets: ["top-on-wax"],

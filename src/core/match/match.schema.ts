@@ -71,6 +71,8 @@ const MatchService = strict({
 export const MatchInput = strict({
   substrate: oneOf(SUBSTRATES.map(({ substrate }) => substrate) as Substrate[]),
   finish: Type.Optional(oneOf(FINISHES.map(({ finish }) => finish) as Finish[])),
+  /** What it is to have when it is done, where that is another: coats are judged by it. */
+  finish_to_be: Type.Optional(oneOf(FINISHES.map(({ finish }) => finish) as Finish[])),
   damage: MatchDamage,
   service: MatchService,
   working_min: Type.Optional(from0(10_000)),

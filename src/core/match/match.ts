@@ -1,4 +1,4 @@
-import type { ClassName, Role } from "../catalogue";
+import { type ClassName, finishRow, type Role } from "../catalogue";
 import type { Warning } from "../units/schema";
 import { type Facts, factsOf, type Shelf } from "./case";
 import { bestChains, type Chain, clashesWith, refuseUnchained } from "./chains";
@@ -29,7 +29,7 @@ export function judgeAt(facts: Facts, role: Role, at: PlaceFacts | undefined): J
 }
 
 /** The facts as they are at one place. */
-export function factsAt(facts: Facts, { damage, working_min, hidden }: PlaceFacts): Facts {
+export function factsAt(facts: Facts, { damage, working_min, hidden, finish }: PlaceFacts): Facts {
   const { gap_mm: _gap, depth_mm: _depth, ...rest } = facts.damage;
   const { working_min: asked, ...others } = facts;
   const minutes = working_min === "none" ? undefined : (working_min ?? asked);
@@ -37,6 +37,7 @@ export function factsAt(facts: Facts, { damage, working_min, hidden }: PlaceFact
     ...others,
     damage: { ...rest, ...damage, kind: damage.kind ?? rest.kind },
     ...(minutes === undefined ? {} : { working_min: minutes }),
+    ...(finish === undefined ? {} : { finish: finishRow(finish) }),
     ...(hidden ? { service: { ...facts.service, outdoor: false, touched: false, food: false } } : {}),
   };
 }

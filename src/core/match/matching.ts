@@ -1,4 +1,4 @@
-import type { ClassName, Role } from "../catalogue";
+import type { ClassName, Finish, Role } from "../catalogue";
 import type { Chain } from "./chains";
 import type { Judgement } from "./judge";
 import type { MatchInput } from "./match.schema";
@@ -22,6 +22,8 @@ export interface PlaceFacts {
   readonly only?: readonly ClassName[];
   /** Minutes for one join, where joins are made one after the other; absent = as asked. */
   readonly working_min?: number | "none";
+  /** The finish that is laid there, where that is not the one beside it. */
+  readonly finish?: Finish;
   /** Behind or inside: no weather, no wear. */
   readonly hidden?: boolean;
 }

@@ -37,6 +37,8 @@ export interface DamageInput {
   readonly part: string;
   readonly substrate: Substrate;
   readonly finish: Finish;
+  /** The finish that it is to have, where that is another. */
+  readonly finish_to_be?: Finish;
   readonly survey: Survey;
   readonly way?: string;
   readonly choose?: readonly Choice[];
@@ -81,13 +83,14 @@ function mayHoldLead(
 }
 
 /** What decides the ways of a damage. */
-export function wayFactsOf({ piece, substrate, finish, survey, brace }: DamageInput, stance: Stance): WayFacts {
+export function wayFactsOf({ piece, substrate, finish, finish_to_be, survey, brace }: DamageInput, stance: Stance): WayFacts {
   const found = flagsOf(survey.inspected);
   const strength = strengthOf({ survey, substrate, ...present({ brace }) });
   return {
     piece,
     on: substrateRow(substrate),
     finish: finishRow(finish),
+    ...present({ to_be: finish_to_be && finishRow(finish_to_be) }),
     service: survey.service,
     stance,
     hollow: found.hollow === true,
@@ -112,7 +115,10 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
   const facts = wayFactsOf({ ...input, finish }, stance);
   const strength = strengthOf(input);
   const madeOf = (way: WayRow, places: readonly WorkPlace[]): Made => {
-    const asked = { ...matchInputOf({ substrate, finish }, survey, places, air.temp_C), stance };
+    const asked = {
+      ...matchInputOf({ substrate, finish, ...present({ finish_to_be: input.finish_to_be }) }, survey, places, air.temp_C),
+      stance,
+    };
     const found = { ...makeWay(way, places, asked, strength, input, shelf), asked };
     const sized = strength && sizedBrace(places, found.links, strength.question, input.brace);
     return { ...found, ...(sized ? { sized } : {}) };
@@ -227,7 +233,7 @@ function withBrace(kind: BraceKind, choose: readonly Choice[]): readonly Choice[
 }
 
 function opFacts(
-  { id, piece, substrate, finish, survey, form, brace }: DamageInput,
+  { id, piece, substrate, finish, finish_to_be, survey, form, brace }: DamageInput,
   stance: Stance,
   { temp_C }: Air,
   way: WayRow,
@@ -242,12 +248,14 @@ function opFacts(
     piece,
     on,
     finish: finishRow(finish),
+    was: finishRow(finish),
+    to_be: finishRow(finish_to_be ?? finish),
     damage: damage.kind,
     way: way.way,
     kinds: new Set(places.map((place) => place.kind)),
     measures,
     survives: finish_survives === true,
-    yields: finish_survives === false,
+    yields: finish_survives === false || finish_to_be !== undefined,
     through: damage.kind === "hole" && damage.through,
     stance,
     found: flagsOf(inspected),

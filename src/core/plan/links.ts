@@ -59,7 +59,7 @@ export interface ChosenLinks {
 }
 
 /** What Match is asked for the places of one damage: which links, each by the measures of its own place. */
-export function atPlaces(places: readonly WorkPlace[], input: Pick<MatchInput, "working_min">): AtPlaces {
+export function atPlaces(places: readonly WorkPlace[], input: Pick<MatchInput, "working_min" | "finish_to_be">): AtPlaces {
   const roles = ROLES.filter((role) => places.some(({ takes }) => takes.includes(role)));
   return { roles, at: Object.fromEntries(roles.map((role) => [role, factsOfRole(role, places, input)])) };
 }
@@ -72,7 +72,11 @@ const PASTES: readonly ClassName[] = CLASS_ROWS.filter((row) => row.roles.includ
 );
 
 /** The place that asks most of a role: the widest gap for a glue, the deepest void for a fill. */
-function factsOfRole(role: Role, places: readonly WorkPlace[], { working_min }: Pick<MatchInput, "working_min">): PlaceFacts {
+function factsOfRole(
+  role: Role,
+  places: readonly WorkPlace[],
+  { working_min, finish_to_be }: Pick<MatchInput, "working_min" | "finish_to_be">,
+): PlaceFacts {
   const here = places.filter(({ takes }) => takes.includes(role));
   const as = here.find((place) => place.as !== undefined)?.as;
   const named = here.flatMap((place) => place.only?.[role] ?? []);
@@ -95,7 +99,7 @@ function factsOfRole(role: Role, places: readonly WorkPlace[], { working_min }: 
       working_min: "none",
     };
   }
-  return { damage: kind, ...shared, working_min: "none" };
+  return { damage: kind, ...shared, working_min: "none", ...present({ finish: finish_to_be }) };
 }
 
 /** What fits a role at the places of one damage, best first. */

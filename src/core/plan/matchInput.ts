@@ -4,6 +4,7 @@ import { flagsOf } from "../survey/consequences";
 import type { Damage } from "../survey/measures.data";
 import { CLOSED_FILM_MM } from "../survey/place";
 import type { Survey } from "../survey/survey.schema";
+import { present } from "../units";
 import type { WorkPlace } from "./links";
 
 /** Measures of a damage that a rule of Match looks at by their own name. */
@@ -24,7 +25,7 @@ const LOOKED_AT = [
 
 /** What Match asks, from what Survey found: depth and gap of the places that the way makes, mm, how the piece is used, the room's °C. */
 export function matchInputOf(
-  { substrate, finish }: { readonly substrate: Substrate; readonly finish: Finish },
+  { substrate, finish, finish_to_be }: { readonly substrate: Substrate; readonly finish: Finish; readonly finish_to_be?: Finish },
   { damage, service, working_min, inspected, earlier_glue, finish_survives }: Survey,
   places: readonly WorkPlace[],
   climate_C: number,
@@ -40,7 +41,7 @@ export function matchInputOf(
     ...(working_min === undefined ? {} : { working_min }),
     ...(Object.keys(found).length > 0 ? { found } : {}),
     ...(earlier_glue === undefined ? {} : { earlier_glue }),
-    ...(finish_survives === undefined ? {} : { finish_survives }),
+    ...present({ finish_to_be, finish_survives: finish_to_be === undefined ? finish_survives : false }),
   };
 }
 

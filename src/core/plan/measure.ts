@@ -55,6 +55,6 @@ const AGAIN_SHARE = 0.3;
 function handsFor([low, high]: Range, { here, lead }: Placed): Range {
   const most = Math.max(1, ...here.map(({ alike = 1 }) => alike));
   // what is laid is reckoned from all that it takes
-  const more = ONCE.includes(lead.kind) || lead.row.each === "place" || lead.row.each === "piece" ? 0 : (most - 1) * AGAIN_SHARE;
+  const more = ONCE.includes(lead.kind) || ["place", "piece", "surface"].includes(lead.row.each) ? 0 : (most - 1) * AGAIN_SHARE;
   return [low * (1 + more), high * (1 + more)];
 }

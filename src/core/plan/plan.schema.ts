@@ -106,6 +106,8 @@ export const PlanInput = strict({
         id: Type.String({ minLength: 1, maxLength: 80 }),
         substrate: oneOf(SUBSTRATES.map(({ substrate }) => substrate) as Substrate[]),
         finish: Type.Optional(oneOf(FINISHES.map(({ finish }) => finish) as Finish[])),
+        /** What it is to have when it is done, where that is another. */
+        finish_to_be: Type.Optional(oneOf(FINISHES.map(({ finish }) => finish) as Finish[])),
       }),
       { minItems: 1, maxItems: 40 },
     ),

@@ -50,6 +50,7 @@ export function planned({ piece, damages, stance, climate, at, entries = [], too
       piece: piece.kind ?? "other",
       substrate: part.substrate,
       finish: part.finish ?? "none",
+      ...present({ finish_to_be: part.finish_to_be === part.finish ? undefined : part.finish_to_be }),
       choose: damage.choose ?? [],
       ...present({ override: damage.choose?.find(({ because }) => because)?.because }),
     };

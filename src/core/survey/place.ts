@@ -94,10 +94,11 @@ export function placeSize(place: PlaceDraft): string {
   if (kind === "faces" && area_mm2) parts.push(`faces ${plain(area_mm2 / 100)} cm²`);
   if (gap_mm && gap_mm[1] > 0) parts.push(`gap ${plain(gap_mm[0], 2)} to ${plain(gap_mm[1], 2)} mm`);
   if (place.open_behind) parts.push("open behind");
-  return alikeWords(place) + parts.join(", ");
+  return [alikeWords(place, parts.length > 0), parts.join(", ")].filter(Boolean).join(" ");
 }
 
-const alikeWords = ({ alike }: Pick<PlaceDraft, "alike">): string => (alike === undefined ? "" : `${alike} alike, each `);
+const alikeWords = ({ alike }: Pick<PlaceDraft, "alike">, each: boolean): string =>
+  alike === undefined ? "" : `${alike} alike${each ? ", each" : ""}`;
 
 /** Height of the section at a joint, mm. */
 export const sectionHeight = ({ section }: Pick<PlaceDraft, "section">): number | undefined =>

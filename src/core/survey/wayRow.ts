@@ -8,6 +8,8 @@ export interface WayFacts {
   readonly piece: PieceKind;
   readonly on: SubstrateRow;
   readonly finish: FinishRow;
+  /** The finish that it is to have when it is done, where that is another. */
+  readonly to_be?: FinishRow;
   readonly service: Service;
   readonly stance: Stance;
   readonly hollow: boolean;

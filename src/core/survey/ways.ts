@@ -65,7 +65,7 @@ const TOPPED = ["glaze", "foil", "shellac", "lacquer", "polyester-film", "oil", 
 const FADE = 4;
 
 /** What is coloured and coated over what was filled; nothing on a bare surface, nothing where the fill is the film. */
-function finishing(made: readonly TakenPlace[], { finish, on }: WayFacts): TakenPlace[] {
+function finishing(made: readonly TakenPlace[], { finish: now, to_be: finish = now, on }: WayFacts): TakenPlace[] {
   if (made.some(({ kind }) => kind === "surface" || kind === "film") || finish.finish === "none") return [];
   const seen = made.filter(({ kind, hidden }) => (kind === "void" && !hidden) || (kind === "core" && hidden === false));
   if (seen.length === 0) return [];

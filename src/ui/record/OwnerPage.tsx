@@ -1,11 +1,23 @@
-import { finishRow, substrateRow } from "@/core/catalogue";
+import { type Finish, finishRow, type PieceKind, type Substrate, substrateRow } from "@/core/catalogue";
 import type { WorkedDamage } from "@/core/plan/damageContext";
 import type { Treatment } from "@/core/record/treatment";
 import { DAMAGE_LABELS } from "@/core/survey/measures.data";
 import { sizeOf } from "@/core/survey/size";
 import { inSentence, type Wall } from "@/core/units";
 import type { ClosingView, UsedRow } from "@/core/views/closing";
-import type { RecordHead } from "./RecordSheet";
+
+/** The piece and the part that a record is of. */
+export interface RecordHead {
+  readonly id: string;
+  readonly title: string;
+  readonly piece_title: string;
+  readonly reference: string;
+  readonly owner_reference: string;
+  readonly kind: PieceKind;
+  readonly part_name: string;
+  readonly substrate: Substrate;
+  readonly finish: Finish;
+}
 
 interface Props {
   readonly treatment: Treatment;

@@ -1,5 +1,5 @@
 import Link from "next/link";
-import { earlierGlueRow, type Finish, type PieceKind, STANCE_LABELS, type Substrate } from "@/core/catalogue";
+import { earlierGlueRow, STANCE_LABELS } from "@/core/catalogue";
 import type { WorkedDamage } from "@/core/plan/damageContext";
 import { type DamageRecord, type Entry, materialTaken, type Treatment } from "@/core/record/treatment";
 import { CHECK_ROWS } from "@/core/survey/inspection.data";
@@ -13,22 +13,9 @@ import { spotsOf } from "@/core/views/rounds";
 import type { PhotographView } from "../stations/Photographs";
 import { ReviewTable } from "../stations/ReviewTable";
 import { ConditionMap, type DamageMark } from "../survey/ConditionMap";
-import { OwnerPage } from "./OwnerPage";
+import { OwnerPage, type RecordHead } from "./OwnerPage";
 import { PrintButton } from "./PrintButton";
 import "./record.css";
-
-/** The piece and the part that a record is of. */
-export interface RecordHead {
-  readonly id: string;
-  readonly title: string;
-  readonly piece_title: string;
-  readonly reference: string;
-  readonly owner_reference: string;
-  readonly kind: PieceKind;
-  readonly part_name: string;
-  readonly substrate: Substrate;
-  readonly finish: Finish;
-}
 
 interface Props {
   readonly record: RecordHead;

@@ -4,6 +4,7 @@ import { layup } from "../../join/layup";
 import { consistencyFor, pressureFor } from "../../join/pressure.data";
 import { type AllSubjects, type LetIn, linkAt, placesWith, type Sitting, type Size } from "../../operation/subject";
 import { joinsASitting } from "../../ready/assembly";
+import { tearLength } from "../../survey/places/tear";
 import { present } from "../../units";
 import { pressureFacts } from "../braceQuestion";
 import type { Context } from "../context";
@@ -82,7 +83,7 @@ function sectionsOf(
   link: PlanLink,
 ): JoinSubjects["section"] {
   const torn = c.damage.kind === "tear";
-  const along = c.damage.kind === "tear" ? c.damage.length_mm : (place.length_mm ?? 0);
+  const along = c.damage.kind === "tear" ? tearLength(c.damage) : (place.length_mm ?? 0);
   const of = torn ? Math.max(1, Math.round(along / SECTION_MM)) : 1;
   return Array.from({ length: of }, (_, i) => ({ ...c, here: [place], link, n: i + 1, of, along_mm: along / of }));
 }

@@ -11,8 +11,10 @@ export function subjectsOf(c: Context): AllSubjects {
   const all = { ...c, here: c.places };
   const consolidants = c.links.filter(({ role }) => role === "consolidant");
   const [consolidant] = consolidants;
-  const level = levelSubjects(c);
-  const colour = colourSubjects(c);
+  // from levelling on it is worked for the finish that it is to have
+  const coated = { ...c, f: { ...c.f, finish: c.f.to_be } };
+  const level = levelSubjects(coated);
+  const colour = colourSubjects(coated);
   return {
     piece: [all],
     damage: [all],
