@@ -5,6 +5,7 @@ import { volumeOf } from "../place";
 import { damageAt } from "../survey.fixture";
 import type { WayFacts } from "../wayRow";
 import { placesOf, preselectedWay, wayRow } from "../ways";
+import { tear } from "./tear";
 
 const facts = (substrate: Parameters<typeof substrateRow>[0] = "stoneware"): WayFacts => ({
   piece: "other",
@@ -87,4 +88,32 @@ test("a larger damage never holds less", () => {
       expect(volume(share * grow)).toBeGreaterThanOrEqual(volume(share));
     }),
   );
+});
+
+describe("two axes, two legs, through", () => {
+  const cm3 = (damage: Damage, way: string) => volumeOf(first(damage, way));
+  test("an oval hole is π/4 of its axes, an oval dent its cap drawn out across", () => {
+    const hole = { kind: "hole", diameter_mm: 60, across_mm: 40, depth_mm: 5, through: false } as const;
+    expect(cm3(hole, "fill")).toBeCloseTo(((Math.PI / 4) * 60 * 40 * 5) / 1000, 9);
+    expect(cm3({ ...hole, across_mm: 60 }, "fill")).toBeCloseTo(
+      cm3({ kind: "hole", diameter_mm: 60, depth_mm: 5, through: false }, "fill"),
+      9,
+    );
+    // half of π · a · b · depth, a paraboloid, is within two in a hundred of it
+    const dent = { kind: "dent", diameter_mm: 30, across_mm: 18, depth_mm: 2.5, broken: true } as const;
+    expect(cm3(dent, "fill") / (((Math.PI / 2) * 15 * 9 * 2.5) / 1000)).toBeCloseTo(1, 1);
+  });
+  test("a crack that goes through is as wide at its foot, and open behind", () => {
+    const crack = { kind: "crack", length_mm: 120, width_mm: 2, depth_mm: 6, closes: false } as const;
+    expect(cm3({ ...crack, through: true }, "fill")).toBeCloseTo((120 * 2 * 6) / 1000, 9);
+    expect(cm3({ ...crack, through: true }, "fill")).toBeCloseTo(2 * cm3(crack, "fill"), 9);
+  });
+  test("the strip of a tear runs along both its legs", () => {
+    const strip = (leg_mm: number) =>
+      tear({ kind: "tear", length_mm: 40, leg_mm, thickness_mm: 1, lost_mm: 2, flap: false, tension: false }).find(
+        ({ name }) => name === "gap",
+      );
+    expect(strip(20)?.opening_mm2).toBe(120);
+    expect(strip(0)?.opening_mm2).toBe(80);
+  });
 });

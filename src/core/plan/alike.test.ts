@@ -1,0 +1,101 @@
+import fc from "fast-check";
+import { jobOf } from "./jobs.fixture";
+import type { PlanInput } from "./plan.schema";
+
+const hole = (over: object = {}): PlanInput => ({
+  piece: { kind: "furniture", parts: [{ id: "front", substrate: "hardwood", finish: "paint" }] },
+  damages: [
+    {
+      id: "d1",
+      part: "front",
+      survey: { damage: { kind: "hole", diameter_mm: 5, depth_mm: 5, through: false, ...over }, service: {} } as never,
+      choose: [{ role: "filler", class: "polyester-filler", because: "it is at hand" }],
+    },
+  ],
+  stance: "service",
+  climate: { temp_C: 20, rh_pct: 50 },
+  at: "2026-10-07T09:00:00+02:00",
+});
+
+test("measures and places are for one, what is mixed is for all, and it is laid of one batch while it works", () => {
+  const [one, seven] = [jobOf(hole()), jobOf(hole({ count: 7 }))];
+  expect(seven.place("d1/loss").volume_cm3).toBe(one.place("d1/loss").volume_cm3);
+  expect(seven.op("fill/mix-1")).toMatchObject({ batches: 1, count: 7 });
+  expect(seven.op("fill/place-1").text).toContain("each of 7");
+  expect(one.op("fill/mix-1").count).toBeUndefined();
+});
+
+test("so many alike take so many times one, of fill and of coats, in fewer hands than so many apart", () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 2, max: 60 }), (count) => {
+      const [one, many] = [jobOf(hole()), jobOf(hole({ count }))];
+      for (const part of ["fill/mix-1", "fill/place-1", "level/prime-1"])
+        expect(many.op(part).need_cm3).toBeCloseTo((one.op(part).need_cm3 ?? 0) * count, 9);
+      const hands = ({ operations }: typeof one) => operations.reduce((sum, { hands_min }) => sum + hands_min[1], 0);
+      expect(hands(many)).toBeGreaterThan(hands(one));
+      expect(hands(many)).toBeLessThan(hands(one) * count);
+    }),
+    { numRuns: 20 },
+  );
+});
+
+test("a round for one of eight takes what one takes", () => {
+  const again = (over: object) =>
+    jobOf({
+      ...hole({ count: 8 }),
+      entries: [
+        {
+          at: "2026-10-08T08:00:00Z",
+          body: { kind: "round-opened", station: "fill", places: ["d1/loss"], because: "low", low_mm: 0.8, ...over },
+        },
+      ],
+    }).op("r2/fill/mix-1");
+  const [one, three] = [again({}), again({ count: 3 })];
+  expect(three.need_cm3).toBeCloseTo((one.need_cm3 ?? 0) * 3, 9);
+  // its whole opening times what it is low, what stands proud, what shrinks
+  expect(one.need_cm3).toBeCloseTo(((Math.PI / 4) * 25 * 0.9) / 1000 / (1 - 0.02), 2);
+});
+
+describe("lacquer now, to be painted", () => {
+  const input = hole();
+  const painted = jobOf({
+    ...input,
+    piece: { kind: "furniture", parts: [{ id: "front", substrate: "hardwood", finish: "lacquer", finish_to_be: "paint" }] },
+  });
+  test("nothing is masked or tried for what is painted over; it is flatted, and coated as paint", () => {
+    expect(painted.has("ready/mask")).toBe(false);
+    expect(painted.has("ready/test-spot")).toBe(false);
+    expect(painted.inOrder("level/rub-prime", "colour/flat-old", "colour/dust-off", "colour/under-1")).toBe(true);
+    expect(painted.op("colour/flat-old").text).toMatch(/old lacquer/);
+    expect(painted.links.map(({ role }) => role)).toEqual(["filler", "levelling", "colour"]);
+  });
+  test("the same finish is no other one", () => {
+    const same = jobOf({
+      ...input,
+      piece: { kind: "furniture", parts: [{ id: "front", substrate: "hardwood", finish: "paint", finish_to_be: "paint" }] },
+    });
+    expect(same.operations.map(({ id }) => id)).toEqual(jobOf(input).operations.map(({ id }) => id));
+  });
+});
+
+describe("answers are heeded", () => {
+  const asked = (finish: "paint" | "shellac", survey: object) => {
+    const input = hole();
+    const [damage] = input.damages;
+    return jobOf({
+      ...input,
+      piece: { kind: "furniture", parts: [{ id: "front", substrate: "hardwood", finish }] },
+      damages: [{ ...damage, survey: { ...damage?.survey, ...survey } } as never],
+    });
+  };
+  test("no paint from before 1980, no lead test; unsaid, there is one", () => {
+    expect(asked("paint", {}).has("lead-test")).toBe(true);
+    expect(asked("paint", { limits: { lead: false } }).has("lead-test")).toBe(false);
+    expect(asked("shellac", { limits: { lead: true } }).has("lead-test")).toBe(true);
+  });
+  test("a finish that need not survive is neither masked nor tried", () => {
+    expect(asked("shellac", {}).has("ready/mask")).toBe(true);
+    const gone = asked("shellac", { finish_survives: false });
+    expect([gone.has("ready/mask"), gone.has("test-spot"), gone.has("unmask")]).toEqual([false, false, false]);
+  });
+});
