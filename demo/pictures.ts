@@ -27,6 +27,8 @@ const jar = (
 /** One drawing a piece: before, and where it is closed also after. */
 export const DRAWINGS: Readonly<Record<string, string>> = {
   jar: jar('<path d="M540 104q40 46 74 34l6-10q-30-22-80-24z" fill="#e8dcc6"/>'),
+  board: `<rect x="170" y="120" width="620" height="470" rx="10" fill="url(#wood)"/><path d="M190 140h580v430H190z" fill="none" stroke="#7d2f22" stroke-width="12"/>
+  ${[0, 1, 2, 3].map((i) => `<circle cx="${280 + i * 134}" cy="270" r="13" fill="#1e130a"/><circle cx="${280 + i * 134}" cy="440" r="13" fill="#1e130a"/>`).join("")}`,
   practice: jar('<path d="M380 106q30 54 70 36l8-38z" fill="#e8dcc6"/>'),
   relief:
     '<path d="M200 110h560v330L640 600H200z" fill="url(#white)"/><path d="M280 470c40-190 170-280 380-270-20 80-60 110-120 120-6 60-60 90-120 100-20 50-70 66-140 50z" fill="none" stroke="#8b8678" stroke-width="9"/><path d="M640 600l26-70 94-90" fill="none" stroke="#7a7568" stroke-width="7" stroke-dasharray="10 8"/>',

@@ -230,6 +230,44 @@ export const STORIES: readonly Story[] = [
     },
   },
   {
+    file: "ring-toss-board",
+    title: "Ring-toss board",
+    reference: "HF-066",
+    kind: "panel",
+    parts: [{ name: "front", substrate: "hardwood", finish: "paint" }],
+    treatment: "eight old hook holes",
+    promised: "2026-10-28",
+    stance: "service",
+    drawings: [["board", "before", "front, lamp low", 3 * DAY]],
+    damages: [
+      {
+        mark: [0.5, 0.45],
+        survey: {
+          damage: { kind: "hole", diameter_mm: 5, depth_mm: 6, through: false, count: 8 },
+          service: { touched: true, wet: false },
+          limits: { lead: false },
+          inspected: { raking: "flat" },
+          found: "The hooks were moved once; all eight holes are alike and dry.",
+        },
+        choose: "polyester-filler",
+      },
+    ],
+    tell: (t) => {
+      t.walk(2 * DAY + 300, { before: ({ op }) => op.station === "colour" });
+      // what was done in the morning and typed in the evening
+      t.typedLater(({ body }) => body.kind === "done" && body.op.includes("/trim/"));
+      t.write(DAY + 200, {
+        kind: "round-opened",
+        station: "fill",
+        places: ["d1/loss"],
+        because: "raking light: the third in the upper row is 0.3 mm low",
+        low_mm: 0.3,
+        count: 1,
+      });
+      t.walk(DAY + 190, { before: ({ op }) => op.station === "colour" });
+    },
+  },
+  {
     file: "organ-pipe",
     title: "Organ pipe",
     reference: "HF-058",

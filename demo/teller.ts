@@ -65,12 +65,28 @@ export class Teller {
   }
 
   write(minutesAgo: number, body: EventBody): void {
-    const at = this.log.at(-1)?.at ?? "";
+    const at =
+      this.log
+        .map((entry) => entry.at)
+        .sort()
+        .at(-1) ?? "";
     if (ago(minutesAgo) < at) throw new Error(`${this.story.title}: ${body.kind} is before the entry before it`);
     const refused = admit({ ...this.at(minutesAgo), at: NOW - minutesAgo * MINUTE }, body);
     if (refused) throw new Error(`${this.story.title}: ${body.kind} is refused: ${JSON.stringify(refused)}`);
     const seq = this.log.length + 1;
     this.log.push({ id: uuid(`${this.story.reference}/log/${seq}`), seq, v: 3, at: ago(minutesAgo), by: "M.", body });
+  }
+
+  /** What was done in its time and typed only now: it stands last in the log, at its own time. */
+  typedLater(pick: (entry: LogEntry) => boolean): void {
+    const late = this.log.find(pick);
+    if (!late) throw new Error(`${this.story.title}: nothing like that is on record`);
+    const kept = [...this.log.filter((entry) => entry !== late), late];
+    this.log.splice(
+      0,
+      this.log.length,
+      ...kept.map((entry, i) => ({ ...entry, id: uuid(`${this.story.reference}/log/${i + 1}`), seq: i + 1 })),
+    );
   }
 
   /** Do the first open operation that is meant. */

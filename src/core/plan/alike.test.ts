@@ -56,6 +56,30 @@ test("a round for one of eight takes what one takes", () => {
   expect(one.need_cm3).toBeCloseTo(((Math.PI / 4) * 25 * 0.9) / 1000 / (1 - 0.02), 2);
 });
 
+test("where one of eight goes back, what is open does it too once it is as far; where all do, it comes again", () => {
+  const input = hole({ count: 8 });
+  const first = jobOf(input);
+  const levelled = first.operations
+    .filter(({ station }) => !["colour", "close"].includes(station))
+    .map(({ id }) => ({ at: "2026-10-07T10:00:00Z", body: { kind: "done" as const, op: id } }));
+  const again = (count: number) =>
+    jobOf({
+      ...input,
+      entries: [
+        ...levelled,
+        {
+          at: "2026-10-08T08:00:00Z",
+          body: { kind: "round-opened", station: "fill", places: ["d1/loss"], because: "low", low_mm: 0.3, count },
+        },
+      ],
+    });
+  const [one, all] = [again(1), again(8)];
+  expect(one.operations.filter(({ station }) => station === "colour").every(({ round }) => round === 1)).toBe(true);
+  expect(one.op("r1/colour/under-1").mass_g).toBeCloseTo(first.op("r1/colour/under-1").mass_g ?? 0, 9);
+  expect(one.inOrder("r2/fill/mix-1", "r2/level/rub-prime", "r1/colour/dust-off")).toBe(true);
+  expect(all.operations.filter(({ station }) => station === "colour").every(({ round }) => round === 2)).toBe(true);
+});
+
 describe("lacquer now, to be painted", () => {
   const input = hole();
   const painted = jobOf({

@@ -66,10 +66,11 @@ function indexOf(all: readonly Measured[]): Index {
 }
 
 function found(each: Measured, member: Draft, need: Asked, { all, named }: Index): readonly Measured[] {
-  const mayGo = (other: Measured) => other !== each && (other.round <= each.round || each.lead.station === "close");
+  const round = each.upto ?? each.round;
+  const mayGo = (other: Measured) => other !== each && (other.round <= round || each.lead.station === "close");
   if (need.of === "inner") return innerJoints(member, need, all.filter(mayGo));
   const alike = ofGroup((named.get(`${member.damage} ${need.after}`) ?? []).filter(mayGo), member);
-  const same = alike.filter(({ round }) => round === each.round);
+  const same = alike.filter((other) => other.round === round);
   const surface = member.here.some(({ kind }) => kind === "surface");
   return numbered(same.length > 0 && !surface ? same : alike, need, member).filter(
     // what is done place by place waits for its own place, and what is shared for all of them

@@ -6,6 +6,8 @@ import type { OpMark } from "./marks";
 export interface Placed {
   readonly id: string;
   readonly round: number;
+  /** A later round whose places it does too: it waits for what that one does before. */
+  readonly upto?: number;
   /** The one that speaks where they differ. */
   readonly lead: Draft;
   readonly members: readonly Draft[];

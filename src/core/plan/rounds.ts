@@ -58,11 +58,19 @@ export function withRound(
   const gives = (each: Placed) =>
     isAfter(round.station, each.lead.station) ||
     (each.lead.station === round.station && begun.has(each.round) && names.has(each.lead.name));
-  const kept = placed.flatMap((each) =>
-    marks.has(each.id) || each.lead.station === "close" || !gives(each) ? [each] : (without(each, redone) ?? []),
-  );
+  const others = partly(hit, round);
+  const kept = placed.flatMap((each) => {
+    if (marks.has(each.id) || each.lead.station === "close" || !gives(each)) return [each];
+    // where only some of many alike go back, what is open does them too, once they are as far
+    if (each.damages.some((damage) => others.has(damage))) return [{ ...each, upto: round.round }];
+    return without(each, redone) ?? [];
+  });
+  const stands = (draft: Draft) => kept.filter((each) => each.lead.name === draft.name && each.damages.includes(draft.damage));
   const known = (draft: Draft) =>
-    KNOWN.includes(draft.name) && kept.some((each) => each.lead.name === draft.name && each.damages.includes(draft.damage));
+    (KNOWN.includes(draft.name) && stands(draft).length > 0) ||
+    (others.has(draft.damage) &&
+      isAfter(round.station, draft.station) &&
+      stands(draft).some(({ id, lead }) => lead.stem === draft.stem && !marks.has(id)));
   return [
     ...kept,
     ...merge(
@@ -72,6 +80,10 @@ export function withRound(
     ),
   ];
 }
+
+/** Damages of which only some of many that are alike go back. */
+const partly = (hit: ReadonlyArray<{ readonly damage: WorkedDamage }>, { count = 1 }: Round): ReadonlySet<string> =>
+  new Set(hit.flatMap(({ damage: { id, places } }) => (places.some(({ alike = 1 }) => count < alike) ? [id] : [])));
 
 /** What is left of an operation when some of its places are done again. */
 function without(placed: Placed, places: ReadonlySet<string>): Placed | undefined {
