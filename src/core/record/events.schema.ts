@@ -70,6 +70,7 @@ const Against = strict({
 
 const share = () => Type.Number({ minimum: 0, maximum: 1 });
 const shard = () => Type.Integer({ minimum: 0, maximum: 59 });
+const shardList = () => Type.Array(shard(), { minItems: 1, maxItems: 60 });
 const shardCount = () => Type.Integer({ minimum: 2, maximum: 60 });
 
 /** The way that a damage is met where it is not the first, and why. */
@@ -119,6 +120,10 @@ export const EventBody = tagged("kind", [
     rim: Type.Array(shard(), { maxItems: 60 }),
     /** Where they lie on the picture, shard by shard. */
     places: Type.Optional(Type.Array(strict({ x: share(), y: share() }), { maxItems: 60 })),
+    /** The order in which they are joined, sitting by sitting. */
+    order: Type.Optional(
+      Type.Array(Type.Array(strict({ a: shardList(), b: shardList() }), { minItems: 1, maxItems: 60 }), { maxItems: 60 }),
+    ),
   }),
   event("form-chosen", { damage: damage(), form: oneOf(FORM_NAMES), reason: Type.Optional(Type.String({ maxLength: 2000 })) }),
   /** How a loss is filled where it is not as proposed: its school, grain, height, what is mixed over the need, volumes known better. */

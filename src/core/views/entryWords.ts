@@ -7,6 +7,7 @@ import { SCHOOLS, textureRow } from "../fill/schools.data";
 import { spotRow } from "../fill/spots.data";
 import { gradeIn } from "../level/ladder";
 import { takenOf } from "../mix/batches";
+import { sittingText } from "../ready/joiningOrder";
 import type { BodyOf, EventBody, EventKind, Start } from "../record/events.schema";
 import { opWords } from "../record/opId";
 import { materialTaken } from "../record/treatment";
@@ -58,7 +59,8 @@ const SAY: Sayings = {
   "step-added": ({ text }) => `Added: ${text}`,
   "dry-run": ({ minutes, two_marks, items }) =>
     `Dry run: ${plain(minutes)} min, ${counted(items.length, "thing")} on the clamp map, ${two_marks ? "two marks meet" : "no marks"}`,
-  "shards-mapped": ({ count, touching }) => `Mapped ${count} shards, ${counted(touching.length, "touch", "touches")}`,
+  "shards-mapped": ({ count, touching, order = [] }) =>
+    `Mapped ${count} shards, ${counted(touching.length, "touch", "touches")}${order.length > 0 ? `; joined ${order.map(sittingText).join("; ")}` : ""}`,
   "form-chosen": ({ form, reason }) => `Form: ${form}${reason ? `. ${reason}` : ""}`,
   "fill-set": ({ school, texture, proud_mm, extra_pct, volumes = [] }, names) =>
     `Fill: ${[

@@ -3,8 +3,11 @@ import { type Remote, wrap } from "comlink";
 import { useEffect, useRef, useState } from "react";
 import type { PieceKind } from "@/core/catalogue";
 import { type Assembly, type assemblyOrder, MOST_SHARDS, type ShardMap } from "@/core/ready/assembly";
+import { type JoiningOrder, readOrder, shardNames, sittingText } from "@/core/ready/joiningOrder";
 import { type DrawnMap, shardMap, touches, withRim, withTouch } from "@/core/ready/shardMap";
+import type { BodyOf } from "@/core/record/events.schema";
 import { counted, formatMinutes } from "@/core/units";
+import { FieldError } from "../forms/FieldError";
 import { useKept } from "../forms/kept";
 import { Segmented } from "../forms/Segmented";
 import { Sign } from "../signs/Sign";
@@ -14,7 +17,7 @@ import { ShardPicture } from "./ShardPicture";
 interface Props {
   readonly damage: string;
   readonly count: number;
-  readonly mapped?: DrawnMap;
+  readonly mapped?: DrawnMap & { readonly order?: JoiningOrder };
   readonly kind: PieceKind;
   readonly photograph?: { readonly id: string; readonly caption: string };
   /** Joins that fit into the open time of the adhesive, one after the other. */
@@ -57,17 +60,14 @@ function ShardMapping({ damage, count, mapped, kind, photograph, joins_a_sitting
   // by number there is always one in the hand
   const shard = held ?? (view === "number" ? 0 : undefined);
   const found = useAssembly(map, joins_a_sitting);
-  const saved = mapped?.count === count && listed(mapped) === listed(map);
+  const [own, keepOwn, forgetOwn] = useKept(`shard-order:${log.treatment}:${damage}`, "");
+  const typed = own.trim() === "" ? undefined : readOrder(own, count);
+  const saved = isSaved(mapped, map, typed);
   const record = async () => {
-    const { touching, rim, places } = map;
-    const body = {
-      damage,
-      count,
-      touching: touching.map(([a, b]): [number, number] => [a, b]),
-      rim: [...rim],
-      ...(places ? { places: [...places] } : {}),
-    };
-    if (await log.write({ kind: "shards-mapped", ...body })) forget();
+    const order = typed?.ok ? typed.order : found?.sittings.map(({ joins }) => joins);
+    if (!(await log.write(bodyOf(damage, map, order)))) return;
+    forget();
+    forgetOwn();
   };
   return (
     <>
@@ -81,10 +81,32 @@ function ShardMapping({ damage, count, mapped, kind, photograph, joins_a_sitting
       <InHand map={map} shard={shard} mayBeNone={view === "picture"} hold={hold} keep={keep} />
       {view === "number" && shard !== undefined && <ByNumber map={map} shard={shard} keep={keep} />}
       <Order found={found} between_min={between_min} joins_a_sitting={joins_a_sitting} />
-      <button type="button" className="btn mt-2" disabled={log.busy || saved || map.touching.length === 0} onClick={() => void record()}>
+      <OwnOrder damage={damage} own={own} keep={keepOwn} typed={typed} />
+      <button
+        type="button"
+        className="btn mt-2"
+        disabled={log.busy || saved || map.touching.length === 0 || typed?.ok === false}
+        onClick={() => void record()}
+      >
         {saved ? "The order is on record" : map.touching.length === 0 ? "Press what touches first" : "Record this order"}
       </button>
     </>
+  );
+}
+
+type Typed = ReturnType<typeof readOrder> | undefined;
+
+/** An order that one has in mind, typed. */
+function OwnOrder({ damage, own, keep, typed }: { damage: string; own: string; keep: (text: string) => void; typed: Typed }) {
+  return (
+    <details className="pt-2" open={own !== ""}>
+      <summary className="link-btn inline-flex cursor-pointer items-center">An order of your own</summary>
+      <label className="txt-label">
+        A line a sitting: 1 to 2, then 3 to 1+2
+        <textarea className="txt" rows={4} value={own} maxLength={4000} onChange={(event) => keep(event.target.value)} />
+        <FieldError id={`own-order-${damage}`}>{typed && !typed.ok ? typed.says : undefined}</FieldError>
+      </label>
+    </details>
   );
 }
 
@@ -94,6 +116,22 @@ interface PartProps {
 }
 
 const numbers = ({ count }: DrawnMap) => Array.from({ length: count }, (_, shard) => shard);
+
+/** Whether the record has this map, and the order that was typed for it. */
+function isSaved(mapped: Props["mapped"], map: DrawnMap, typed: Typed): boolean {
+  if (!mapped || mapped.count !== map.count || listed(mapped) !== listed(map)) return false;
+  return typed === undefined || (typed.ok && sameOrder(mapped.order, typed.order));
+}
+
+const bodyOf = (damage: string, { count, touching, rim, places }: DrawnMap, order: JoiningOrder | undefined): BodyOf<"shards-mapped"> => ({
+  kind: "shards-mapped",
+  damage,
+  count,
+  touching: touching.map(([a, b]): [number, number] => [a, b]),
+  rim: [...rim],
+  ...(places ? { places: [...places] } : {}),
+  ...(order ? { order: order.map((joins) => joins.map(({ a, b }) => ({ a: [...a], b: [...b] }))) } : {}),
+});
 
 /** Which shard is in the hand, and whether it has an outer edge. */
 function InHand({
@@ -154,6 +192,8 @@ function ByNumber({ map, shard, keep }: PartProps & { shard: number }) {
   );
 }
 
+const sameOrder = (a: JoiningOrder | undefined, b: JoiningOrder): boolean => a?.map(sittingText).join() === b.map(sittingText).join();
+
 /** The store doesn't keep the order of a body's names, so maps are told apart by value. */
 const listed = ({ touching, rim, places = [] }: DrawnMap) =>
   [touching.join(" "), rim.join(), places.map(({ x, y }) => `${x} ${y}`).join()].join("|");
@@ -179,8 +219,6 @@ function useAssembly(map: ShardMap, joins: number): Assembly | undefined {
   return found;
 }
 
-const names = (shards: readonly number[]) => shards.map((shard) => shard + 1).join("+");
-
 function Order({
   found,
   between_min,
@@ -201,13 +239,13 @@ function Order({
       <ol>
         {sittings.map(({ joins }, i) => (
           <li key={`sitting ${joins.map(({ a, b }) => `${a.join()}|${b.join()}`).join(" ")}`} className="border-b border-ash py-1">
-            <b>{i + 1}</b> {joins.map(({ a, b }) => `${names(a)} to ${names(b)}`).join(", then ")}
+            <b>{i + 1}</b> {sittingText(joins)}
           </li>
         ))}
       </ol>
       {locked.length > 0 && (
         <Sign name="never" wrap>
-          {locked.map(names).join(" and ")} close a ring: ease them in at once, with slow glue and everything wet.
+          {locked.map(shardNames).join(" and ")} close a ring: ease them in at once, with slow glue and everything wet.
         </Sign>
       )}
       <p className="sub pt-1">

@@ -3,6 +3,7 @@ import type { WorkedDamage } from "@/core/plan/damageContext";
 import type { DamageRecord } from "@/core/record/treatment";
 import { cutsOf } from "@/core/views/cut";
 import { BracePanel } from "@/ui/join/BracePanel";
+import { JoiningOrder } from "@/ui/join/JoiningOrder";
 import { Sections } from "@/ui/section/Sections";
 import { type StationView, stationPage, workStation } from "../station";
 import { stationMetadata } from "../title";
@@ -20,6 +21,11 @@ export default async function JoinPage({ params }: PageProps<"/treatments/[id]/j
               piece={view.record.piece_title}
               cuts={cutsOf(view.worked, view.acts).filter(({ layers }) => layers.length === 0)}
             />
+          )}
+          {view.treatment.damages.map(({ id, survey, shards }) =>
+            shards?.body.order && shards.body.order.length > 0 ? (
+              <JoiningOrder key={id} of={survey.body.title} order={shards.body.order} />
+            ) : null,
           )}
           {braces(view)}
         </>
