@@ -117,4 +117,21 @@ test("a check that measures it low offers the way back to Fill; a clock found so
   await page.getByRole("button", { name: "Open the round" }).click();
   await expect(page.getByText("Round 2").first()).toBeVisible();
   await expect(page.getByText(/measured 0.4 mm low/).first()).toBeVisible();
+  // nothing of it is done yet: it goes back
+  await page.getByRole("button", { name: "Take round 2 back" }).click();
+  await expect(page.getByText("Round 2")).toHaveCount(0);
+
+  await test.step("several are left out in one go, with one reason", async () => {
+    await page.goto(`/treatments/${treatment}/level`);
+    const rows = page.getByRole("list", { name: "Operations" }).getByRole("listitem");
+    const before = await rows.count();
+    await page.getByRole("button", { name: "Leave several out" }).click();
+    const form = page.getByRole("form", { name: "Leave several out" });
+    await expect(form.getByRole("button", { name: "Choose some first" })).toBeDisabled();
+    await form.getByRole("checkbox").nth(0).check();
+    await form.getByRole("checkbox").nth(1).check();
+    await form.getByLabel("Why are they left out?").fill("the glaze hides it");
+    await form.getByRole("button", { name: "Leave 2 out" }).click();
+    await expect(rows).toHaveCount(before - 2);
+  });
 });

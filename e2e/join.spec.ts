@@ -180,6 +180,22 @@ test("a seven-shard saucer: pressed pairs become sittings, the dry run is judged
   await expect(run.getByLabel("The dry run took")).toHaveValue("9");
   await expect(run.getByText("1 clamp, 2 tape")).toBeVisible();
   await expect(page.getByRole("button", { name: "The order is on record" })).toBeDisabled();
+
+  await test.step("an order of one’s own is read, refused with its reason, and stands at Join", async () => {
+    await page.getByText("An order of your own").click();
+    const own = page.getByLabel(/^A line a sitting/);
+    await own.fill("1 to 2\n2 to 3");
+    await expect(page.getByText(/no 2 stands by itself/)).toBeVisible();
+    await own.fill("1 to 2, then 3 to 1+2\n4 to 5, then 6 to 4+5\n1+2+3 to 4+5+6, then 7 to 1+2+3+4+5+6");
+    await page.getByRole("button", { name: "Record this order" }).click();
+    await expect(page.getByRole("button", { name: "The order is on record" })).toBeDisabled();
+    await page.goto(`/treatments/${treatment}/join`);
+    await expect(page.getByRole("region", { name: "Joining order" }).getByRole("listitem")).toHaveText([
+      /1 to 2, then 3 to 1\+2/,
+      /4 to 5/,
+      /1\+2\+3 to 4\+5\+6, then 7/,
+    ]);
+  });
 });
 
 test("shards on the picture: dragged to where they lie, pressed in pairs, by pointer and by keyboard", async ({ page }) => {
