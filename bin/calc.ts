@@ -4,11 +4,12 @@ import { createInterface } from "node:readline";
 import { calc } from "../src/core/calc";
 import type { PlanInput } from "../src/core/plan/plan.schema";
 import { planned } from "../src/core/plan/planCalc";
-import { sheetOf, titleOf } from "../src/core/plan/sheet";
+import { longSheetOf, titleOf } from "../src/core/plan/sheet";
+import { shortSheetOf, usualHours } from "../src/core/plan/shortSheet";
 import { type Problem, problem } from "../src/core/problem";
 
 const USAGE =
-  "npm run -s calc -- <name> <file.json | ->   or   npm run -s calc -- plan <file.json> --sheet   or   npm run -s calc -- --lines";
+  "npm run -s calc -- <name> <file.json | ->   or   npm run -s calc -- plan <file.json> --sheet [--long]   or   npm run -s calc -- --lines";
 
 /** One question a line on standard input, one answer a line, in order. */
 async function lines(): Promise<void> {
@@ -43,7 +44,13 @@ function refuse(why: Problem): never {
   process.exit(2);
 }
 
-function one(name: string, file: string, sheet: boolean): void {
+/** One page by the clock; long, with every reason. */
+function sheetOf(input: PlanInput, title: string, sheet: "short" | "long"): string {
+  const repair = planned(input);
+  return sheet === "long" ? longSheetOf(repair, title) : shortSheetOf(repair, title, Date.parse(input.at), usualHours(input.at));
+}
+
+function one(name: string, file: string, sheet: "short" | "long" | undefined): void {
   let text = "";
   try {
     text = readFileSync(file === "-" ? 0 : file, "utf8");
@@ -54,13 +61,14 @@ function one(name: string, file: string, sheet: boolean): void {
   if (!asked.ok) refuse(asked.problem);
   const outcome = calc(name, asked.value);
   if (!outcome.ok) refuse(outcome.problem);
-  if (sheet) process.stdout.write(sheetOf(planned(asked.value as PlanInput), titleOf(basename(file))));
+  if (sheet) process.stdout.write(sheetOf(asked.value as PlanInput, titleOf(basename(file)), sheet));
   else process.stdout.write(`${JSON.stringify(outcome.result)}\n`);
 }
 
 const args = process.argv.slice(2);
-const sheet = args.includes("--sheet");
-const [name, file] = args.filter((arg) => arg !== "--sheet");
+const long = args.includes("--long");
+const sheet = long ? "long" : args.includes("--sheet") ? "short" : undefined;
+const [name, file] = args.filter((arg) => arg !== "--sheet" && arg !== "--long");
 if (name === "--lines") void lines();
 else if (name && file && (!sheet || name === "plan")) one(name, file, sheet);
 else refuse(problem(400, "Usage", USAGE));

@@ -2,7 +2,8 @@ import { readFileSync } from "node:fs";
 import path from "node:path";
 import { JOB_FILES, job, jobInput, jobOf } from "./jobs.fixture";
 import { planned } from "./planCalc";
-import { sheetOf, titleOf } from "./sheet";
+import { longSheetOf, titleOf } from "./sheet";
+import { shortSheetOf, usualHours } from "./shortSheet";
 
 const between = (value: number | undefined, low: number, high: number) => {
   expect(value).toBeGreaterThanOrEqual(low);
@@ -14,9 +15,37 @@ test("fifteen jobs are kept, and each comes out without a link that nothing serv
   for (const i of JOB_FILES.keys()) expect(job(i + 1).warnings.filter(({ code }) => code === "no-material")).toEqual([]);
 });
 
-test.each(JOB_FILES.map((file, i) => [file, i + 1] as const))("the work sheet of %s is current (npm run sheets)", (file, number) => {
-  const kept = readFileSync(path.join(__dirname, "../../../docs/jobs", file.replace(/json$/, "txt")), "utf8");
-  expect(sheetOf(planned(jobInput(number)), titleOf(file))).toBe(kept);
+const sheetOf = (number: number) => {
+  const input = jobInput(number);
+  return shortSheetOf(planned(input), titleOf(JOB_FILES[number - 1] ?? ""), Date.parse(input.at), usualHours(input.at));
+};
+
+describe.each(JOB_FILES.map((file, i) => [file, i + 1] as const))("the work sheet of %s", (file, number) => {
+  const sheet = sheetOf(number);
+
+  test("is current (npm run sheets)", () => {
+    expect(sheet).toBe(readFileSync(path.join(__dirname, "../../../docs/jobs", file.replace(/json$/, "txt")), "utf8"));
+  });
+
+  test("is one page: every operation in its own words or as one of a run, every guard once, the owner’s lines last", () => {
+    const lines = sheet.split("\n");
+    expect(lines.length).toBeLessThanOrEqual(70);
+    expect(Math.max(...lines.map((line) => line.length))).toBeLessThanOrEqual(109);
+    const flat = sheet.replaceAll(/\s+/g, " ");
+    for (const { text, grade, coat_name, n = 1 } of planned(jobInput(number)).operations)
+      if (!grade && !coat_name && n === 1) expect(flat).toContain(text.replaceAll(/\s+/g, " "));
+    expect(sheet.indexOf("OWNER")).toBeGreaterThan(sheet.indexOf("HAVE READY"));
+    expect(longSheetOf(planned(jobInput(number)), "long").split("\n").length).toBeGreaterThan(lines.length * 1.5);
+  });
+});
+
+test("what stops it stands first, and alone: nothing to have ready, nothing to weigh", () => {
+  const input = jobInput(1);
+  const [damage] = input.damages;
+  const stopped = { ...input, damages: [{ ...damage, survey: { ...damage?.survey, limits: { carries_person: true } } }] } as typeof input;
+  const sheet = shortSheetOf(planned(stopped), "Rung", Date.parse(input.at), usualHours(input.at));
+  expect(sheet).toMatch(/^STOP /m);
+  expect(sheet).not.toMatch(/Mix|Drill|wood glue/);
 });
 
 describe("1, wagon-step rung", () => {

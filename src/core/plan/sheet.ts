@@ -1,6 +1,7 @@
 import { CAUTIONS, guardsOf, STATIONS, stationLabel } from "../catalogue";
 import { placeSize } from "../survey/place";
 import { formatMinutes, grams, plain } from "../units";
+import { ownerOf } from "./owner";
 import type { Operation } from "./plan.schema";
 import type { Repair } from "./repair";
 
@@ -10,9 +11,9 @@ const MINDED = ["no-load", "too-cold"];
 /** Shorter waits pass by themselves, min. */
 const SHORTEST_MIN = 8;
 
-/** The repair as a work sheet in plain text, as it is read at the bench: what, how much, when, until when, why, mind. */
-export function sheetOf(repair: Repair, title: string): string {
-  return `${[...head(repair, title), ...placesPart(repair), ...materialsPart(repair), ...STATIONS.flatMap(({ station }) => stationPart(repair, station)), ...cautionsPart(repair)].join("\n")}\n`;
+/** The repair as a long sheet in plain text: every operation with how much, when, until when, why, and what to mind. */
+export function longSheetOf(repair: Repair, title: string): string {
+  return `${[...head(repair, title), ...placesPart(repair), ...materialsPart(repair), ...STATIONS.flatMap(({ station }) => stationPart(repair, station)), ...ownerPart(repair), ...cautionsPart(repair)].join("\n")}\n`;
 }
 
 const span = ([low, high]: readonly [number, number]) =>
@@ -160,4 +161,11 @@ export function titleOf(file: string): string {
     .replace(/^\d+-/, "")
     .replaceAll("-", " ");
   return file === "-" ? "Work sheet" : words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+const WHEN = { today: "From today", full: "From full cure", never: "Never" } as const;
+
+/** What the owner may do, and from when. */
+function ownerPart(repair: Repair): string[] {
+  return ["THE OWNER", ...ownerOf(repair, false).flatMap(({ when: from, act }) => wrap(`${WHEN[from]}: ${act}`, 2, 4)), ""];
 }

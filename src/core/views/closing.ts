@@ -1,6 +1,7 @@
-import { type MaterialClass, type Range, type Station, stationLabel } from "../catalogue";
-import { type OwnerLine, ownerLines } from "../close/ownerDates";
+import { type Range, type Station, stationLabel } from "../catalogue";
+import type { OwnerLine } from "../close/ownerDates";
 import { takenOf } from "../mix/batches";
+import { ownerOf } from "../plan/owner";
 import { sumRanges } from "../plan/sums";
 import type { BodyOf, EventKind, Start } from "../record/events.schema";
 import { opWords } from "../record/opId";
@@ -112,7 +113,7 @@ export function closingView(treatment: Treatment, worked: Worked): ClosingView {
     planned_elapsed_min: repair.elapsed_min,
     cost_eur: repair.cost_eur,
     elapsed_min: hands.length > 0 ? (Math.max(...hands) - Math.min(...hands)) / 60_000 : 0,
-    owner: ownerOf(treatment, worked, told),
+    owner: ownerOf(repair, told.some(isEarly)),
     ...(fulls.length > 0 ? { full_at: Math.max(...fulls) } : {}),
     operations: operations.map(({ text, ...told }) => ({ ...told, text: text.slice(0, 1000) })),
     open: STATION_ORDER.filter(
@@ -194,18 +195,4 @@ function againstWords({ op, against }: { readonly op: string; readonly against: 
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
-function ownerOf(treatment: Treatment, { repair }: Worked, told: readonly Entry[]): OwnerLine[] {
-  const services = treatment.damages.map(({ survey }) => survey.body.survey.service);
-  const chain: MaterialClass[] = repair.links.map(({ material }) => material);
-  const early = told.some(({ body }) => body.kind === "done" && body.against?.state === "too-early");
-  const weak = repair.refer.some(({ code }) => code === "no-load");
-  return ownerLines({
-    chain,
-    ceramic: repair.damages.some(({ context }) => context.f.on.family === "ceramic"),
-    food: services.some(({ food }) => food === true),
-    washed: services.some(({ wet }) => wet === true),
-    load: services.some(({ load }) => load === true),
-    early,
-    weak,
-  });
-}
+const isEarly = ({ body }: Entry): boolean => body.kind === "done" && body.against?.state === "too-early";

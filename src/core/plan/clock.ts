@@ -1,0 +1,98 @@
+import { middle } from "../catalogue";
+import type { Operation } from "./plan.schema";
+
+/** When the shop is open: minutes of the day, days of the week (1 = Monday), and how far its clocks are from UTC, min. */
+export interface ShopHours {
+  readonly opens_min: number;
+  readonly closes_min: number;
+  readonly days: readonly number[];
+  readonly offset_min: number;
+}
+
+/** An operation at its time, ms since the epoch. `until`: it must be begun by then; `missed`: no working hour lies in its window. */
+export interface Timed {
+  readonly op: Operation;
+  readonly start: number;
+  readonly end: number;
+  readonly until?: number;
+  readonly missed?: true;
+}
+
+const MINUTE = 60_000;
+const DAY = 1440;
+/** A start is put off in such steps, min, and no further than a week: then its window is told as missed. */
+const PUT_OFF_MIN = 15;
+const PUT_OFF_MOST = (7 * DAY) / PUT_OFF_MIN;
+
+/** The next moment from `t` on at which hands may be at it for so many minutes within one working day; longer work begins with the day. */
+export function opening(t: number, minutes: number, { opens_min, closes_min, days, offset_min }: ShopHours): number {
+  const local = t / MINUTE + offset_min;
+  for (let day = Math.floor(local / DAY); ; day++) {
+    // 1 January 1970 was a Thursday
+    const weekday = ((((day + 3) % 7) + 7) % 7) + 1;
+    const from = Math.max(local, day * DAY + opens_min);
+    const fits = from + Math.min(minutes, closes_min - opens_min) <= day * DAY + closes_min;
+    if (days.includes(weekday) && fits) return (from - offset_min) * MINUTE;
+  }
+}
+
+/**
+ * The operations that are open as one pair of hands does them in the shop's hours: in their order, each as soon as hands and clocks are
+ * free. What starts a clock is put off until what has a window after it falls into working hours. Hands at the middle of their range.
+ */
+export function byTheClock(operations: readonly Operation[], at: number, hours: ShopHours): Timed[] {
+  const open = operations.filter(({ status }) => status === "open");
+  const ended = new Map<string, number>();
+  const windows = windowsAfter(open);
+  const timed: Timed[] = [];
+  let free = at;
+  for (const op of open) {
+    const minutes = middle(op.hands_min);
+    const waited = op.after.map((edge) => ({ edge, from: ended.get(edge.op) })).filter((each) => each.from !== undefined);
+    const ready = Math.max(free, ...waited.map(({ edge, from = 0 }) => from + edge.min_min * MINUTE));
+    const closes = waited.flatMap(({ edge, from = 0 }) => (edge.max_min === undefined ? [] : [from + edge.max_min * MINUTE]));
+    const until = closes.length > 0 ? Math.min(...closes) : undefined;
+    const start = putOff(opening(ready, minutes, hours), minutes, windows.get(op.id) ?? [], until, hours);
+    const end = start + minutes * MINUTE;
+    ended.set(op.id, end);
+    free = end;
+    timed.push({
+      op,
+      start,
+      end,
+      ...(until === undefined ? {} : { until }),
+      ...(until !== undefined && start > until ? { missed: true } : {}),
+    });
+  }
+  return timed;
+}
+
+/** A window that opens and closes after an operation, min, and how long hands are at what is done in it. */
+interface Window {
+  readonly min: number;
+  readonly max: number;
+  readonly hands: number;
+}
+
+function windowsAfter(open: readonly Operation[]): ReadonlyMap<string, readonly Window[]> {
+  const windows = new Map<string, Window[]>();
+  for (const { after, hands_min } of open)
+    for (const { op, min_min, max_min } of after)
+      if (max_min !== undefined) windows.set(op, [...(windows.get(op) ?? []), { min: min_min, max: max_min, hands: middle(hands_min) }]);
+  return windows;
+}
+
+/** The first start at which every window after it meets the shop's hours; the first of all where none does, or where it may not wait. */
+function putOff(first: number, minutes: number, windows: readonly Window[], until: number | undefined, hours: ShopHours): number {
+  const meets = (start: number) => {
+    const end = start + minutes * MINUTE;
+    return windows.every(({ min, max, hands }) => opening(end + min * MINUTE, hands, hours) <= end + max * MINUTE);
+  };
+  let start = first;
+  for (let i = 0; i < PUT_OFF_MOST; i++) {
+    if (meets(start)) return start;
+    start = opening(start + PUT_OFF_MIN * MINUTE, minutes, hours);
+    if (until !== undefined && start > until) return first;
+  }
+  return first;
+}
