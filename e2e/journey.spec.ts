@@ -142,8 +142,8 @@ test("from an empty bench to the record, and back in from its dossier", async ({
   await test.step("close: after-photograph, planned against done, signed", async () => {
     await page.locator("input[type=file]").setInputFiles(await photograph("after.jpg"));
     await expect(page.getByRole("img", { name: /^After/ })).toBeVisible();
-    await expect(page.getByText(/the thumbnail says it is firm/).first()).toBeVisible();
-    await expect(page.getByText(/Round 2/).first()).toBeVisible();
+    await expect(page.getByText(/the thumbnail says it is firm/i).first()).toBeVisible();
+    await expect(page.getByText(/Back to Fill: a pinhole by the rim/).first()).toBeVisible();
     await done("Sign and close");
     await expect(page.getByText("Write your name or initial: the record is signed.")).toBeVisible();
     await page.getByLabel("Final notes").fill("Sound. Next time a dam.");

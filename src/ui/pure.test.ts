@@ -166,3 +166,17 @@ describe("the day line", () => {
     expect(crowded.left).toBeGreaterThan(0);
   });
 });
+
+test("what need not be answered of a crack, a hole or a tear may stay open; what is alike is a whole number", () => {
+  const crack = {
+    ...EMPTY_SURVEY,
+    kind: "crack" as const,
+    measures: { length_mm: "120", width_mm: "0.4", depth_mm: "6" },
+    yesno: { closes: true },
+  };
+  expect(readSurvey(crack)).toMatchObject({ ok: true, survey: { damage: { kind: "crack", closes: true } } });
+  expect(readSurvey({ ...crack, yesno: {} })).toMatchObject({ ok: false, errors: { closes: "Say Yes or No." } });
+  const count = (typed: string) => readSurvey({ ...crack, measures: { ...crack.measures, count: typed } });
+  expect(count("3")).toMatchObject({ ok: true, survey: { damage: { count: 3 } } });
+  expect(count("2.5")).toMatchObject({ ok: false, errors: { count: "Enter a whole number." } });
+});

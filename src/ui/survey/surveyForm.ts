@@ -201,7 +201,7 @@ function read(
   const text = measures[measure.name] ?? "";
   if (measure.type === "yesno") {
     const value = yesno[measure.name];
-    if (value === undefined) errors[measure.name] = "Say Yes or No.";
+    if (value === undefined && !measure.optional) errors[measure.name] = "Say Yes or No.";
     return value;
   }
   if (text.trim() === "") {
