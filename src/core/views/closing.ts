@@ -31,7 +31,7 @@ export interface UsedRow {
   readonly material: string;
   readonly what: string;
   readonly at: string;
-  /** As weighed, and as planned where nobody weighed it. */
+  /** As weighed, empty where nobody weighed it; and as planned. */
   readonly weighed: string;
   readonly planned: string;
   readonly lot: string;
@@ -70,11 +70,12 @@ function isOfAMix({ op: id, start }: { readonly op: string; readonly start?: Sta
   });
 }
 
-/** Parts in words, as weighed or else as planned. */
+/** Parts in words: as weighed, where they were, and as planned. */
 function gramsOf(parts: NonNullable<Start["parts"]>): Pick<UsedRow, "weighed" | "planned"> {
   const weighed = parts.some(({ actual_g }) => actual_g !== undefined);
-  const words = parts.map((part) => `${part.name} ${doseGrams(takenOf(part))}`).join(" : ");
-  return weighed ? { weighed: words, planned: "" } : { weighed: "", planned: words };
+  const words = (gramsIn: (part: (typeof parts)[number]) => number) =>
+    parts.map((part) => `${part.name} ${doseGrams(gramsIn(part))}`).join(" : ");
+  return { weighed: weighed ? words(takenOf) : "", planned: words(({ planned_g }) => planned_g) };
 }
 
 /** What Close and the printed record show; minutes, and ms since the epoch. */

@@ -38,7 +38,7 @@ export function OwnerPage({ treatment, record, worked, used, closing, wall, now 
       <section>
         <h2>What was wrong</h2>
         <p>
-          {record.part_name}, {substrateRow(record.substrate).label.toLowerCase()}, {finishRow(record.finish).label.toLowerCase()}.
+          {capital(record.part_name)}, {substrateRow(record.substrate).label.toLowerCase()}, {finishRow(record.finish).label.toLowerCase()}.
         </p>
         <ul>
           {treatment.damages.map(({ id, survey: { body } }, i) => (
@@ -82,6 +82,8 @@ export function OwnerPage({ treatment, record, worked, used, closing, wall, now 
     </div>
   );
 }
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 function whenWords(when: ClosingView["owner"][number]["when"], full_at: number | undefined, wall: Wall): string {
   if (when === "never") return "Never";
