@@ -80,6 +80,8 @@ export interface PlaceView {
   /** Where its first open operation stands. */
   readonly station: Station;
   readonly round: number;
+  /** How many are like it. */
+  readonly alike?: number;
   /** Of what is filled: what a later round may be filled with, best first. */
   readonly fillers?: ReadonlyArray<{ readonly class: ClassName; readonly name: string }>;
 }
@@ -304,7 +306,7 @@ export function placeViews(treatment: Treatment, worked: Worked): PlaceView[] {
       kind: place.kind,
       station: open?.station ?? "close",
       round: open?.round ?? 1,
-      ...present({ fillers: place.kind === "void" ? fillersOf(worked, place) : undefined }),
+      ...present({ alike: place.alike, fillers: place.kind === "void" ? fillersOf(worked, place) : undefined }),
     };
   });
 }

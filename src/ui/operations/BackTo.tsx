@@ -25,6 +25,7 @@ export function BackTo({ stations, here, places, found, name = "back" }: Props) 
     places: worked.length === 1 ? worked.map(({ id }) => id) : [],
     because: "",
     low: "",
+    count: "1",
     filler: "",
     ...found,
   };

@@ -14,6 +14,8 @@ export interface RoundDraft {
   readonly places: readonly string[];
   readonly because: string;
   readonly low: string;
+  /** Of places that are alike: how many. */
+  readonly count: string;
   /** "" = as the plan proposes. */
   readonly filler: ClassName | "";
 }
@@ -28,14 +30,19 @@ interface Props {
   readonly close: () => void;
 }
 
-type Wrong = Partial<Record<"places" | "because" | "low", string | undefined>>;
+type Wrong = Partial<Record<"places" | "because" | "low" | "count", string | undefined>>;
 
-function wrongIn({ places, because, low }: RoundDraft): Wrong {
+function wrongIn({ places, because, low, count }: RoundDraft, alike: number): Wrong {
+  const many = parseNumber(count);
   const read = low.trim() === "" ? undefined : parseNumber(low);
   return {
     places: places.length === 0 ? "Choose at least one place." : undefined,
     because: because.trim() === "" ? "Say what was found: the record tells the round by it." : undefined,
     low: read && !(read.ok && read.value > 0 && read.value <= 1000) ? "Enter millimetres above zero." : undefined,
+    count:
+      alike > 1 && !(many.ok && Number.isInteger(many.value) && many.value >= 1 && many.value <= alike)
+        ? `Enter 1 to ${alike}.`
+        : undefined,
   };
 }
 
@@ -43,15 +50,18 @@ function wrongIn({ places, because, low }: RoundDraft): Wrong {
 export function RoundForm({ name, stations, places, first, close }: Props) {
   const log = useLog();
   const [tried, setTried] = useState(false);
-  const [draft, keep, forget] = useKept(`${name}:${log.treatment}`, first);
+  const [kept, keep, forget] = useKept(`${name}:${log.treatment}`, first);
+  // what was kept on this device may be older than a field
+  const draft = { ...first, ...kept };
   const change = (to: Partial<RoundDraft>) => keep({ ...draft, ...to });
   const fillers = draft.station === "fill" ? fillersFor(places.filter(({ id }) => draft.places.includes(id))) : [];
   const filler = fillers.find((each) => each.class === draft.filler)?.class;
-  const wrong = wrongIn(draft);
+  const alike = Math.max(1, ...places.filter(({ id }) => draft.places.includes(id)).map((place) => place.alike ?? 1));
+  const wrong = wrongIn(draft, alike);
   const shown: Wrong = tried ? wrong : {};
   const write = async () => {
     setTried(true);
-    if (wrong.places || wrong.because || wrong.low) return;
+    if (Object.values(wrong).some((each) => each !== undefined)) return;
     const low = parseNumber(draft.low);
     const saved = await log.write({
       kind: "round-opened",
@@ -60,6 +70,7 @@ export function RoundForm({ name, stations, places, first, close }: Props) {
       because: draft.because.trim(),
       ...(low.ok ? { low_mm: low.value } : {}),
       ...(filler ? { filler } : {}),
+      ...(alike > 1 ? { count: Number(draft.count) } : {}),
     });
     if (!saved) return;
     forget();
@@ -111,6 +122,15 @@ export function RoundForm({ name, stations, places, first, close }: Props) {
         placeholder="pinhole under the skin"
         set={(because) => change({ because })}
       />
+      {alike > 1 && (
+        <TypedField
+          label={`How many of the ${alike} alike`}
+          wrong={shown.count}
+          value={draft.count}
+          set={(count) => change({ count })}
+          number
+        />
+      )}
       <TypedField label="How low it is, mm (if measured)" wrong={shown.low} value={draft.low} set={(low) => change({ low })} number />
       {fillers.length > 0 && (
         <label className="txt-label">
