@@ -80,6 +80,31 @@ test("where one of eight goes back, what is open does it too once it is as far; 
   expect(all.operations.filter(({ station }) => station === "colour").every(({ round }) => round === 2)).toBe(true);
 });
 
+test("wherever the work stands when some go back, nothing waits for itself, and what waits stands behind what it waits for", () => {
+  const input = hole({ count: 8, through: true });
+  const { operations } = jobOf(input);
+  fc.assert(
+    fc.property(
+      fc.nat(operations.length - 1),
+      fc.constantFrom("fill", "level", "colour"),
+      fc.integer({ min: 1, max: 8 }),
+      fc.boolean(),
+      (far, station, count, twice) => {
+        const done = operations.slice(0, far).map(({ id }) => ({ at: "2026-10-07T10:00:00Z", body: { kind: "done" as const, op: id } }));
+        const back = (hour: number) => ({
+          at: `2026-10-08T0${hour}:00:00Z`,
+          body: { kind: "round-opened" as const, station, places: ["d1/loss"], because: "low", low_mm: 0.3, count },
+        });
+        const found = jobOf({ ...input, entries: [...done, back(8), ...(twice ? [back(9)] : [])] }).operations;
+        const order = new Map(found.map(({ id }, i) => [id, i]));
+        for (const { id, after } of found)
+          for (const { op } of after) expect([id, op, (order.get(op) ?? -1) < (order.get(id) ?? 0)]).toEqual([id, op, true]);
+      },
+    ),
+    { numRuns: 80 },
+  );
+});
+
 describe("lacquer now, to be painted", () => {
   const input = hole();
   const painted = jobOf({

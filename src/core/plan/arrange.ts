@@ -115,7 +115,10 @@ function roundBefore(each: Measured, own: readonly Edge[], all: readonly Measure
   const { round, lead, members } = each;
   if (round === 1 || own.some(({ from }) => from.round === round && from.lead.station === lead.station)) return [];
   return all
-    .filter((other) => other.round < round && other.lead.station === lead.station && members.some((member) => shares(other, member)))
+    .filter(
+      (other) =>
+        (other.upto ?? other.round) < round && other.lead.station === lead.station && members.some((member) => shares(other, member)),
+    )
     .map((from) => ({ from, because: `round ${round - 1} went before` }));
 }
 

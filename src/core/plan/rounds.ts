@@ -62,7 +62,8 @@ export function withRound(
   const kept = placed.flatMap((each) => {
     if (marks.has(each.id) || each.lead.station === "close" || !gives(each)) return [each];
     // where only some of many alike go back, what is open does them too, once they are as far
-    if (each.damages.some((damage) => others.has(damage))) return [{ ...each, upto: round.round }];
+    if (each.damages.some((damage) => others.has(damage)))
+      return [isAfter(round.station, each.lead.station) ? { ...each, upto: round.round } : each];
     return without(each, redone) ?? [];
   });
   const stands = (draft: Draft) => kept.filter((each) => each.lead.name === draft.name && each.damages.includes(draft.damage));
