@@ -1,4 +1,4 @@
-import { gradeLabel, guardsOf } from "../catalogue";
+import { type ClassName, classRow, gradeLabel, guardsOf } from "../catalogue";
 import { sizeOf } from "../survey/size";
 import { counted, formatMinutes, grams, inSentence, plain } from "../units";
 import { byTheClock, type ShopHours, type Timed } from "./clock";
@@ -76,9 +76,9 @@ function sumsOf({ hands_min, cost_eur }: Repair, timed: readonly Timed[], hours:
 /** Materials with all that is weighed of them, grades, and what guards hands and lungs. */
 function toHave({ operations }: Repair): string {
   const open = operations.filter(({ status }) => status === "open");
-  const masses = new Map<string, number>();
+  const masses = new Map<ClassName, number>();
   for (const { class: name, mass_g, mixed } of open) if (name && mass_g && !mixed) masses.set(name, (masses.get(name) ?? 0) + mass_g);
-  const stuff = [...masses].map(([name, g]) => `${name.replaceAll("-", " ")} ${grams(g)}`);
+  const stuff = [...masses].map(([name, g]) => `${inSentence(classRow(name).name)} ${grams(g)}`);
   const grades = [...new Set(open.flatMap(({ grade }) => (grade ? [gradeLabel(grade)] : [])))];
   const guards = guardsOf([...new Set(open.flatMap(({ cautions }) => cautions))]).map(({ short }) => inSentence(short));
   return [stuff.join(" · "), grades.join(" "), guards.join(", ")].filter((each) => each !== "").join(" · ");
