@@ -101,6 +101,7 @@ export const COLOUR_OPS = {
   }),
   "release-off": row({
     each: "surface",
+    lasts: true,
     together: "part",
     kind: "clean-release",
     when: ({ formed }) => formed,
@@ -113,6 +114,7 @@ export const COLOUR_OPS = {
   // open pores sink every coat over them: filled before the film on wood that was opened
   "pore-fill": row({
     each: "surface",
+    lasts: true,
     together: "part",
     kind: "prime",
     when: opensPores,
@@ -134,6 +136,7 @@ export const COLOUR_OPS = {
   }),
   sample: row({
     each: "surface",
+    lasts: true,
     together: "part",
     kind: "test",
     when: ({ first_colour }) => first_colour !== undefined,

@@ -1,13 +1,13 @@
-import { dustOf, type MaterialClass, type Range } from "../catalogue";
+import { dustOf, type Range } from "../catalogue";
 import { humidityFactor } from "../cure/pace";
 import { sheenOf, shrinkLag } from "../cure/shrinkWait";
 import { cue } from "../mix/cue";
-import { cupFactor } from "../mix/cupHeat";
-import { doseFigures, doseOf, doseWords } from "../mix/doses";
-import { APPLY, type Apply, mixCautions, type Weighed, wastePct } from "../mix/weigh";
+import { doseFigures, doseOf } from "../mix/doses";
+import { mixCautions, wastePct } from "../mix/weigh";
 import { first, row, type Told } from "../operation/row";
 import { type LaidSubject, type LayerSubject, measure, type PlaceFacts, type Voids } from "../operation/subject";
-import { counted, grams, inSentence, plain, present } from "../units";
+import { grams, inSentence, plain } from "../units";
+import { cupFigures, cupWords, laying, mixText, mixWhy, several, slipOf, stirring, VERBS, whyPlaced } from "./fillWords";
 import { textureRow } from "./schools.data";
 
 /** What must be behind before a dam is set, and before anything is laid in a void. */
@@ -68,6 +68,7 @@ export const extraPct = ({ extra_pct, apply }: Pick<LayerSubject, "extra_pct" | 
 export const FILL_OPS = {
   "measure-before": row({
     each: "voids",
+    lasts: true,
     together: "part",
     kind: "check",
     when: wornThin,
@@ -180,7 +181,12 @@ export const FILL_OPS = {
       around_core: take?.place.around_core === true,
       layers: take?.of ?? of,
     }),
-    hands: ({ takes: all, facts }) => laying(all?.need_cm3 ?? 0, facts.apply),
+    hands: ({ takes: all, facts, here }) =>
+      laying(
+        all?.need_cm3 ?? 0,
+        facts.apply,
+        here.reduce((sum, { alike = 1 }) => sum + alike, 0),
+      ),
     words: (op) => {
       const { n = 1, material, thickness_mm = 0, facts } = op;
       const what = facts.layers > 1 ? `layer ${n} of ${facts.layers}` : `the ${nameOf(op)}`;
@@ -389,66 +395,4 @@ function driesIn({ link, here, air }: LaidSubject): Range {
   const water = { ...link.material, cure: { ...link.material.cure, by: "drying" as const } };
   const factor = humidityFactor(water, air.rh_pct) * 1440 * cm ** 2;
   return [DRY_DAYS_PER_CM2[0] * factor, DRY_DAYS_PER_CM2[1] * factor];
-}
-
-/** What a wet tool slides on: what the filler itself is thinned with, and never water where it reacts with it. */
-function slipOf({ carrier, hazards }: MaterialClass): string {
-  if (carrier === "water") return "water";
-  return hazards.includes("styrene") || carrier === "monomer" ? "a wiped film of alcohol, no water," : "a little alcohol or water";
-}
-
-const several = (material: MaterialClass | undefined) => (material?.mix.parts.length ?? 1) > 1;
-
-/** Each cup is weighed and stirred by itself; trade practice, minutes. */
-const stirring = (all: Weighed | undefined): Range => [4 * (all?.batches ?? 1), 10 * (all?.batches ?? 1)];
-
-/** Setting about it, and all that a place of a spoonful takes at most, minutes; trade practice. */
-const POUR_MIN: Range = [3, 8];
-const LAY_MIN: Range = [3, 12];
-const SET_ABOUT_MIN: Range = [0.5, 2];
-/** Working it into corner and edge costs a small place so much more than its pace. */
-const WORKED_IN: Range = [1.35, 5];
-
-/** A place of a few crumbs takes a minute, a spoonful its time, a large one as long as it is laid at its pace, up to twice that. */
-function laying(cm3: number, apply: Apply): Range {
-  const paced = cm3 / APPLY[apply];
-  const [low, high] = apply === "poured" ? POUR_MIN : LAY_MIN;
-  if (apply !== "pressed") return [Math.max(low, paced), Math.max(high, 2 * paced)];
-  const small = (end: 0 | 1) => SET_ABOUT_MIN[end] + WORKED_IN[end] * paced;
-  return [Math.max(Math.min(low, small(0)), paced), Math.max(Math.min(high, small(1)), 2 * paced)];
-}
-
-function mixText(material: MaterialClass, all: Weighed, nth: string, scale_step_g: number): string {
-  const dose = doseWords(doseOf(material, all, scale_step_g));
-  const lots = all.batches > 1 ? `, in ${counted(all.batches, "batch", "batches")} of ${grams(all.mass_g / all.batches)} (${all.limited_by})` : "";
-  return `${several(material) ? "Mix" : "Take"} ${grams(all.mass_g)} of ${inSentence(material.name)}${nth}${lots}${dose ? `: ${dose}` : ""}`;
-}
-
-function mixWhy({ group, mix }: MaterialClass, { need_cm3, volume_cm3 }: Weighed, modelled: boolean): string {
-  const about = `${plain(need_cm3, need_cm3 < 10 ? 2 : 0)} cm³ with what shrinks and stands proud, ${plain(volume_cm3, volume_cm3 < 10 ? 2 : 0)} with what stays on board and gloves.`;
-  if (group === "plaster") return `${about} Powder into the water; slake a minute, stir without air. An acrylic additive may take the place of a quarter of the water.`;
-  const [least, most] = mix.hardener_pct ?? [];
-  if (least !== undefined) return `${about} Hardener ${least} to ${most} % by mass: half of it doubles the time, too much sets in the cup, under ${least} % it never sets.`;
-  return modelled ? `${about} Model it soft with a wet tool, or build it over size and carve: both lead there.` : about;
-}
-
-/** One cup, and by how much sooner it sets where it warms itself. */
-function cupFigures(material: MaterialClass, { mass_g, batches }: Weighed) {
-  const cup_g = mass_g / batches;
-  const [least, most] = material.mix.hardener_pct ?? [];
-  return { cup_g, sooner_pct: (1 - cupFactor(material, cup_g)) * 100, ...present({ hardener_least_pct: least, hardener_most_pct: most }) };
-}
-
-function cupWords(material: MaterialClass, all: Weighed): string {
-  const { cup_g, sooner_pct } = cupFigures(material, all);
-  return sooner_pct < 3 ? "" : ` In a cup of ${grams(cup_g)} it warms itself and sets some ${plain(sooner_pct, 0)} % sooner: spread it flat.`;
-}
-
-const VERBS: Readonly<Record<LayerSubject["apply"], string>> = { poured: "Pour", pressed: "Press in", faced: "Lay on" };
-
-function whyPlaced(material: MaterialClass | undefined, facts: { readonly film: boolean; readonly apply: string; readonly around_core: boolean }, mm: number): string {
-  if (facts.film) return "Drop on drop; a bubble is pricked at once.";
-  if (material?.rigidity === "flexible") return "A trough, not a peak: it sinks, and what stands up can’t be sanded. Smooth with a card in one stroke along the tear.";
-  if (facts.apply === "poured") return "From one side, in one go; rap the form until no bubble rises.";
-  return facts.around_core ? `About ${plain(mm, 1)} mm around the core, in one build.` : "Into the edges first, so that it keys; no trapped air.";
 }

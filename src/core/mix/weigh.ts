@@ -33,6 +33,9 @@ export const APPLY = { spread: 4, pressed: 1, faced: 25, poured: 300, laid: 4 } 
 export type Apply = keyof typeof APPLY;
 /** Turning from one place to the next with the knife full, minutes; trade practice. */
 const NEXT_PLACE_MIN = 0.13;
+/** Minutes to lay so much with a quick hand, by its pace and the turns from place to place: cups are counted by it, hands begin with it. */
+export const pacedMin = (cm3: number, apply: Apply, places: number): number =>
+  cm3 / APPLY[apply] + (apply === "pressed" ? places : places - 1) * NEXT_PLACE_MIN;
 /** The most that is stirred at once, g, by what limits it: heat in the cup of a reacting resin, the arm for a plaster. Typical data sheets. */
 const LARGEST_G = { resin: 150, plaster: 5000, hand: 500 } as const;
 
@@ -71,7 +74,7 @@ export function weigh(material: MaterialClass, need_cm3: number, extra_pct: numb
   // what stays on the board is stirred, not pressed in
   const laid_cm3 = apply === "pressed" ? need_cm3 : volume_cm3;
   const byCup = mass_g / largest_g;
-  const timed = timedBatches(material, { lays_min: laid_cm3 / APPLY[apply] + (places - 1) * NEXT_PLACE_MIN, mass_g, working });
+  const timed = timedBatches(material, { lays_min: pacedMin(laid_cm3, apply, places), mass_g, working });
   const batches = Math.max(1, timed, Math.ceil(byCup - 1e-9));
   const shares = massShares({ parts: [...material.mix.parts], ratio_by: material.mix.ratio_by });
   const parts = material.mix.parts.map(({ name }, i) => ({ name, mass_g: mass_g * (shares[i] ?? 0) }));

@@ -93,6 +93,8 @@ export interface OpRow<E extends Each, F extends Facts, N extends string> {
   readonly meanwhile?: string;
   /** Rules of Match whose condition it fulfils. */
   readonly meets?: readonly string[];
+  /** Found out, or done, once for all: a later round does not ask for it again. */
+  readonly lasts?: true;
 }
 
 /** A row with its types worked out from what it says: its facts, and the names that it needs. */
@@ -128,6 +130,7 @@ export interface AnyRow {
   readonly wait_min?: Range | ((f: OpFacts) => Range);
   readonly meanwhile?: string;
   readonly meets?: readonly string[];
+  readonly lasts?: true;
 }
 
 /** A need that is only an order. */

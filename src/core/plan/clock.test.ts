@@ -14,6 +14,11 @@ test("work begins in working hours, whole in one day; longer work with the day",
   expect(opening(MONDAY, 900, HOURS)).toBe(Date.parse("2026-10-06T08:00:00+02:00"));
 });
 
+test("a shop that never opens is refused, and nobody waits for it", () => {
+  expect(() => opening(MONDAY, 30, { ...HOURS, days: [] })).toThrow(RangeError);
+  expect(() => opening(MONDAY, 30, { ...HOURS, closes_min: 480 })).toThrow(RangeError);
+});
+
 test("whenever it is begun: hands are at one thing at a time, nothing before its clock, nothing at night", () => {
   fc.assert(
     fc.property(fc.integer({ min: 0, max: JOB_FILES.length - 1 }), fc.integer({ min: 0, max: 10_080 }), (job, minutes) => {

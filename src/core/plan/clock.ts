@@ -24,8 +24,12 @@ const DAY = 1440;
 const PUT_OFF_MIN = 15;
 const PUT_OFF_MOST = (7 * DAY) / PUT_OFF_MIN;
 
-/** The next moment from `t` on at which hands may be at it for so many minutes within one working day; longer work begins with the day. */
+/**
+ * The next moment from `t` on at which hands may be at it for so many minutes within one working day; longer work begins with the day.
+ * @throws {RangeError} where the shop never opens
+ */
 export function opening(t: number, minutes: number, { opens_min, closes_min, days, offset_min }: ShopHours): number {
+  if (!days.some((day) => day >= 1 && day <= 7) || closes_min <= opens_min) throw new RangeError("the shop never opens in these hours");
   const local = t / MINUTE + offset_min;
   for (let day = Math.floor(local / DAY); ; day++) {
     // 1 January 1970 was a Thursday

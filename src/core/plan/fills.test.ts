@@ -29,7 +29,7 @@ describe("a gypsum corner", () => {
     // 100,000 mm² by 8 mm and what shrinks of it, at 25 cm³ a minute
     expect(low).toBeGreaterThan(30);
     expect(high).toBeCloseTo(2 * low, 6);
-    expect(pieceOf("stoneware", "glaze", CHIP).op("fill/place-1").hands_min).toEqual([expect.closeTo(0.6, 1), expect.closeTo(2.4, 1)]);
+    expect(pieceOf("stoneware", "glaze", CHIP).op("fill/place-1").hands_min).toEqual([expect.closeTo(0.2, 1), expect.closeTo(2.4, 1)]);
   });
 
   test("the old plaster is damp for half an hour at most before the new is mixed", () => {

@@ -14,9 +14,6 @@ const STATION_ORDER: readonly string[] = STATIONS.map(({ station }) => station);
 const isFrom = (station: Station, of: Station) => STATION_ORDER.indexOf(of) >= STATION_ORDER.indexOf(station);
 const isAfter = (station: Station, of: Station) => STATION_ORDER.indexOf(of) > STATION_ORDER.indexOf(station);
 
-/** What is found out or done once for all is not asked again in a later round, where it was. */
-const KNOWN: readonly string[] = ["measure-before", "sample", "release-off", "pore-fill"];
-
 /**
  * A round: the operations of its places from its station on come again, as far as what was found asks for them; what was still open of
  * them behind it is superseded, and at its own station what it brings again; nothing that is done changes.
@@ -50,7 +47,7 @@ export function withRound(
     );
   });
   const redone = new Set(hit.flatMap(({ places }) => places.map(({ id }) => id)));
-  const names = new Set(brought.map(({ name }) => name).filter((name) => !KNOWN.includes(name)));
+  const names = new Set(brought.filter(({ row }) => !row.lasts).map(({ name }) => name));
   // at its own station a layer that was left open is superseded only where its round was begun: else both are walked
   const begun = new Set(
     placed.filter(({ id, lead }) => lead.station === round.station && marks.get(id)?.status === "done").map((each) => each.round),
@@ -68,7 +65,7 @@ export function withRound(
   });
   const stands = (draft: Draft) => kept.filter((each) => each.lead.name === draft.name && each.damages.includes(draft.damage));
   const known = (draft: Draft) =>
-    (KNOWN.includes(draft.name) && stands(draft).length > 0) ||
+    (draft.row.lasts && stands(draft).length > 0) ||
     (others.has(draft.damage) &&
       isAfter(round.station, draft.station) &&
       stands(draft).some(({ id, lead }) => lead.stem === draft.stem && !marks.has(id)));

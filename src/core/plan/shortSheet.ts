@@ -5,16 +5,19 @@ import { byTheClock, type ShopHours, type Timed } from "./clock";
 import { ownerOf } from "./owner";
 import type { Operation } from "./plan.schema";
 import type { Repair } from "./repair";
+import { runsOf, type Sitting, sittingsOf, withRepeats } from "./sittings";
 import { wrapped } from "./wrapped";
 
-/** Width of the sheet, and of the column with the hour, characters. */
-const WIDTH = 108;
-const MARGIN = 13;
-/** What follows within so many minutes is the same sitting, and one paragraph. */
-const SITTING_MIN = 10;
+/** Width of the sheet, and of the column with day and hour, characters. */
+const WIDTH = 110;
+const MARGIN = 17;
 const MINUTE = 60_000;
 /** Whoever waits so long or longer is told until when; shorter windows pass while hands are at it, min. */
 const WINDOW_MIN = 15;
+/** A wait that ends so shortly before an operation begins holds back a quick hand: it is told, min. */
+const HELD_BACK_MIN = 15;
+/** Shorter waits pass by themselves, min. */
+const WAIT_MIN = 5;
 
 /** What is said loudly but stops nothing. */
 const MINDED = ["no-load", "too-cold"];
@@ -34,7 +37,7 @@ export function shortSheetOf(repair: Repair, title: string, at: number, hours: S
     ...(stops.length > 0 ? [] : row("", sumsOf(repair, timed, hours))),
     ...row("HAVE READY", toHave(repair)),
     "",
-    ...days(sittingsOf(timed), repair.damages.length, hours),
+    ...days(sittingsOf(timed), { all: repair.damages.length, hours, byId: new Map(timed.map((each) => [each.op.id, each])) }),
     "",
     ...row("OWNER", ownerWords(repair)),
     ...row("", "Safety data sheet, local codes and licensed practice prevail."),
@@ -73,156 +76,148 @@ function sumsOf({ hands_min, cost_eur }: Repair, timed: readonly Timed[], hours:
   return `Hands ${span(hands_min)}${ready} · material ${plain(cost_eur[0], 2)} to ${plain(cost_eur[1], 2)} €`;
 }
 
-/** Materials with all that is weighed of them, grades, and what guards hands and lungs. */
+/** Materials with all that is weighed of them, and grades. What guards hands and lungs stands where the hand is. */
 function toHave({ operations }: Repair): string {
   const open = operations.filter(({ status }) => status === "open");
   const masses = new Map<ClassName, number>();
   for (const { class: name, mass_g, mixed } of open) if (name && mass_g && !mixed) masses.set(name, (masses.get(name) ?? 0) + mass_g);
   const stuff = [...masses].map(([name, g]) => `${inSentence(classRow(name).name)} ${grams(g)}`);
   const grades = [...new Set(open.flatMap(({ grade }) => (grade ? [gradeLabel(grade)] : [])))];
-  const guards = guardsOf([...new Set(open.flatMap(({ cautions }) => cautions))]).map(({ short }) => inSentence(short));
-  return [stuff.join(" · "), grades.join(" "), guards.join(", ")].filter((each) => each !== "").join(" · ");
+  return [stuff.join(" · "), grades.join(" ")].filter((each) => each !== "").join(" · ");
 }
 
-/** Operations that follow without a wait, as one sitting. */
-function sittingsOf(timed: readonly Timed[]): Timed[][] {
-  const sittings: Timed[][] = [];
-  for (const each of timed) {
-    const sitting = sittings.at(-1);
-    const last = sitting?.at(-1);
-    if (sitting && last && each.start - last.end < SITTING_MIN * MINUTE) sitting.push(each);
-    else sittings.push([each]);
-  }
-  return sittings;
+/** What every line of the day plan is written with: how many damages there are, the hours, each operation at its time. */
+interface Told {
+  readonly all: number;
+  readonly hours: ShopHours;
+  readonly byId: ReadonlyMap<string, Timed>;
 }
 
-/** Every sitting a paragraph at its hour, those that only repeat the one before a sentence; the day stands once; a guard is told where it is first needed. */
-function days(sittings: readonly (readonly Timed[])[], all: number, hours: ShopHours): string[] {
-  const told = new Set<string>();
-  const lines: string[] = [];
+/** Every sitting a paragraph at its hour, those that only repeat it a sentence; the day stands once; a guard where it is first needed. */
+function days(sittings: readonly Sitting[], told: Told): string[] {
+  const guarded = new Set<string>();
   let day = "";
-  for (let i = 0; i < sittings.length; ) {
-    const [sitting = [], ...again] = repeats(sittings, i);
-    const [first] = sitting;
-    if (!first) break;
-    const today = dayOf(first.start, hours);
-    const word = `${today === day ? "" : today.toUpperCase()}`.padEnd(7) + hourOf(first.start, hours).padStart(5);
-    day = dayOf((again.at(-1) ?? sitting)[0]?.start ?? first.start, hours);
-    const guards = guardsOf([sitting, ...again].flat().flatMap(({ op }) => op.cautions))
+  return withRepeats(sittings).flatMap(({ sitting, again }) => {
+    const [first] = sitting.timed;
+    if (!first) return [];
+    const today = dayOf(first.start, told.hours);
+    const word = `${today === day ? "" : today.toUpperCase()}`.padEnd(11) + hourOf(first.start, told.hours).padStart(5);
+    day = dayOf((again.at(-1) ?? sitting).timed[0]?.start ?? first.start, told.hours);
+    const guards = guardsOf([sitting, ...again].flatMap(({ timed, left }) => [...timed, ...left]).flatMap(({ op }) => op.cautions))
       .map(({ short }) => short)
-      .filter((short) => !told.has(short));
-    for (const short of guards) told.add(short);
-    const minutes = sitting.reduce((sum, { start, end }) => sum + (end - start) / MINUTE, 0);
-    const words = [...linesOf(sitting, all, hours), ...againWords(again, sittings, today, hours)].join(" ");
-    const guarded = guards.length > 0 ? `  ${guards.join(", ").toUpperCase()}` : "";
-    lines.push(
-      ...row(word, `${waitedFor(first.op, sittings)}${words} [${formatMinutes(minutes)}${again.length > 0 ? " each" : ""}]${guarded}`),
-    );
-    i += 1 + again.length;
-  }
-  return lines;
+      .filter((short) => !guarded.has(short));
+    for (const short of guards) guarded.add(short);
+    const minutes = sitting.timed.reduce((sum, { start, end }) => sum + (end - start) / MINUTE, 0);
+    const words = [
+      waitWords(first.op, told),
+      ...sentencesOf(sitting.timed, told),
+      againWords(again, today, told),
+      ...sitting.left.map((each) => leftWords(each.op, told)),
+    ];
+    const took = `[${formatMinutes(minutes)}${again.length > 0 ? " each" : ""}]`;
+    return row(word, [...words.filter((each) => each !== ""), took, guards.join(", ").toUpperCase()].join(" ").trimEnd());
+  });
 }
 
-/** A sitting and those right behind it that are the same work on the next coat, layer or cycle. */
-function repeats(sittings: readonly (readonly Timed[])[], from: number): ReadonlyArray<readonly Timed[]> {
-  const shape = (sitting: readonly Timed[] = []) =>
-    sitting.map(({ op: { name, class: of, coat_name, damages, places } }) => [name, of, coat_name, damages, places].join()).join("|");
-  const wanted = shape(sittings[from]);
-  let to = from + 1;
-  while (to < sittings.length && shape(sittings[to]) === wanted) to += 1;
-  return sittings.slice(from, to);
-}
-
-function againWords(
-  again: ReadonlyArray<readonly Timed[]>,
-  sittings: readonly (readonly Timed[])[],
-  today: string,
-  hours: ShopHours,
-): string[] {
-  const [next] = again[0] ?? [];
-  const last = again.at(-1)?.[0];
-  if (!next || !last) return [];
-  const day = dayOf(last.start, hours);
-  const at = `${day === today ? "" : `${day} `}${hourOf(last.start, hours)}`;
-  const wait = waitedFor(next.op, sittings).replace(/\. $/, "");
-  return [`The same ${counted(again.length, "time")} more, each when: ${wait.charAt(0).toLowerCase()}${wait.slice(1)}; the last ${at}.`];
-}
-
-/** What was waited for before a sitting, with its ends: "Hard (12 h to 35 h)." */
-function waitedFor({ after }: Operation, sittings: readonly (readonly Timed[])[]): string {
-  const here = new Set(sittings.flat().map(({ op }) => op.id));
-  const [longest] = after.filter(({ op, min_min }) => here.has(op) && min_min >= SITTING_MIN).sort((a, b) => b.min_min - a.min_min);
+/** What was waited for before a sitting, with its ends: "Hard (12 h to 35 h)."; of several damages, whose. */
+function waitWords(op: Operation, { all, byId }: Told): string {
+  const longest = longestWait(op, byId);
   if (!longest) return "";
+  const whose = all > 1 ? `${byId.get(longest.op)?.op.title}: ` : "";
   const [low, high] = longest.min_range;
-  const range = high > low ? ` (${span([low, high])})` : "";
-  return `${longest.because.charAt(0).toUpperCase()}${longest.because.slice(1)}${range}. `;
+  const words = `${whose}${all > 1 ? longest.because : capital(longest.because)}`;
+  return `${words}${high > low ? ` (${span([low, high])})` : ""}.`;
 }
 
-/** The sentences of a sitting: a ladder is one, coats are one, what may not be late says until when; for which of several is said where it changes. */
-function linesOf(sitting: readonly Timed[], all: number, hours: ShopHours): string[] {
-  const lines: string[] = [];
+/** What is left to itself, and for how long. */
+function leftWords(op: Operation, { byId }: Told): string {
+  const longest = longestWait(op, byId);
+  return `${sentence([op]).replace(/\.$/, "")}${longest ? ` (${span(longest.min_range)})` : ""}.`;
+}
+
+function longestWait({ after }: Operation, byId: Told["byId"]): Operation["after"][number] | undefined {
+  const [longest] = after.filter(({ op, min_min }) => byId.has(op) && min_min >= WAIT_MIN).sort((a, b) => b.min_min - a.min_min);
+  return longest;
+}
+
+function againWords(again: readonly Sitting[], today: string, told: Told): string {
+  const [next] = again[0]?.timed ?? [];
+  const last = again.at(-1)?.timed[0];
+  if (!next || !last) return "";
+  const day = dayOf(last.start, told.hours);
+  const at = `${day === today ? "" : `${day} `}${hourOf(last.start, told.hours)}`;
+  const wait = inSentence(waitWords(next.op, told).replace(/\.$/, ""));
+  const times = again.length === 1 ? `Once more at ${at}` : `The same ${counted(again.length, "time")} more, the last ${at}`;
+  return wait === "" ? `${times}.` : `${times}: ${wait}.`;
+}
+
+/** The sentences of a sitting; for which of several damages is said where it changes. */
+function sentencesOf(timed: readonly Timed[], told: Told): string[] {
   let of = "";
-  for (let i = 0; i < sitting.length; ) {
-    const run = runFrom(sitting, i);
+  return runsOf(timed).flatMap((run) => {
     const [first] = run;
-    if (!first) break;
-    const now = forWhich(first.op, all);
-    lines.push(`${now === of ? "" : now}${sentence(run)}${windowOf(first, hours)}`);
+    if (!first) return [];
+    const now = forWhich(run, told);
+    const tag = now === of ? "" : now;
     of = now;
-    i += run.length;
-  }
-  return lines;
+    return [`${tag}${sentence(run.map(({ op }) => op))}${windowOf(first, timed, told)}`];
+  });
 }
 
-/** Rungs of one ladder, or coats of one kind, that follow one another. */
-function runFrom(sitting: readonly Timed[], from: number): Timed[] {
-  const first = sitting[from]?.op;
-  const alike = ({ name, class: of, coat_name, damages }: Operation) =>
-    first !== undefined &&
-    name === first.name &&
-    of === first.class &&
-    coat_name === first.coat_name &&
-    damages.join() === first.damages.join() &&
-    (first.grade !== undefined || first.coat_name !== undefined);
-  const run = [sitting[from] as Timed];
-  while (sitting[from + run.length] && alike((sitting[from + run.length] as Timed).op)) run.push(sitting[from + run.length] as Timed);
-  return run;
-}
-
-function sentence(run: readonly Timed[]): string {
-  const ops = run.map(({ op }) => op);
+function sentence(ops: readonly Operation[]): string {
   const [first, ...more] = ops;
   if (!first) return "";
-  if (more.length === 0) return first.text.endsWith(".") ? first.text : `${first.text}.`;
-  if (first.grade)
-    return `${first.text}; then ${more.map(({ grade }) => (grade ? gradeLabel(grade) : "")).join(" · ")}, ${span(first.hands_min)} each.`;
-  return `${first.text}; ${counted(ops.length, "coat")} so.`;
+  const more_grades = more.flatMap(({ grade }) => (grade ? [gradeLabel(grade)] : []));
+  if (more_grades.length > 0) return `${first.text}; then ${more_grades.join(" · ")}, ${span(first.hands_min)} each.`;
+  if (more.length > 0 && first.coat_name) return `${first.text}; ${counted(ops.length, "coat")} so.`;
+  return first.text.endsWith(".") ? first.text : `${first.text}.`;
 }
 
-const forWhich = ({ damages }: Operation, all: number): string =>
-  all < 2 || damages.length === 0 ? "" : `[${damages.length === all ? "all" : damages.join(" ")}] `;
-
-/** Until when it has to be begun, where that is not at once; and that it can't be in working hours. */
-function windowOf({ start, until, missed }: Timed, hours: ShopHours): string {
-  if (until === undefined) return "";
-  if (missed)
-    return ` (its window shuts ${dayOf(until, hours).slice(0, 3)} ${hourOf(until, hours)}, out of hours: stay for it, or begin another day)`;
-  const day = dayOf(until, hours) === dayOf(start, hours) ? "" : `${dayOf(until, hours)} `;
-  return until - start < WINDOW_MIN * MINUTE ? "" : ` (until ${day}${hourOf(until, hours)})`;
+function forWhich(run: readonly Timed[], { all }: Told): string {
+  const damages = [...new Set(run.flatMap(({ op }) => op.damages))];
+  return all < 2 || damages.length === 0 ? "" : `[${damages.length === all ? "all" : damages.join(" ")}] `;
 }
 
-const local = (t: number, { offset_min }: ShopHours) => new Date(t + offset_min * MINUTE).toISOString();
-const hourOf = (t: number, hours: ShopHours): string => local(t, hours).slice(11, 16).replace(/^0/, "");
+/** From when and until when, where a quick hand would be too early or a slow one too late; and that no working hour is left for it. */
+function windowOf({ op, start, until, missed }: Timed, sitting: readonly Timed[], { hours, byId }: Told): string {
+  if (missed && until !== undefined)
+    return ` (its window shuts ${dayOf(until, hours)} ${hourOf(until, hours)}, out of hours: stay for it, or begin another day)`;
+  const here = new Set(sitting.map((each) => each.op.id));
+  const opens = op.after.flatMap(({ op: before, min_min }) => {
+    const end = here.has(before) && min_min >= WAIT_MIN ? byId.get(before)?.end : undefined;
+    return end === undefined ? [] : [end + min_min * MINUTE];
+  });
+  const from = Math.max(0, ...opens.filter((each) => start - each < HELD_BACK_MIN * MINUTE));
+  const late = until !== undefined && until - start >= WINDOW_MIN * MINUTE;
+  const day = late && dayOf(until, hours) !== dayOf(start, hours) ? `${dayOf(until, hours)} ` : "";
+  const words = [...(from > 0 ? [`not before ${hourOf(from, hours)}`] : []), ...(late ? [`until ${day}${hourOf(until, hours)}`] : [])];
+  return words.length > 0 ? ` (${words.join(", ")})` : "";
+}
+
+const local = (t: number, { offset_min }: ShopHours) => new Date(t + offset_min * MINUTE);
+const two = (n: number) => String(n).padStart(2, "0");
+function hourOf(t: number, hours: ShopHours): string {
+  // to the minute that is reached, never the one before it
+  const at = local(Math.ceil(t / MINUTE) * MINUTE, hours);
+  return `${at.getUTCHours()}:${two(at.getUTCMinutes())}`;
+}
 const WEEKDAYS = ["Sun", "Mon", "Tue", "Wed", "Thu", "Fri", "Sat"] as const;
-const dayOf = (t: number, hours: ShopHours): string => {
-  const date = local(t, hours);
-  return `${WEEKDAYS[new Date(date).getUTCDay()]} ${Number(date.slice(8, 10))}`;
-};
+const MONTHS = ["Jan", "Feb", "Mar", "Apr", "May", "Jun", "Jul", "Aug", "Sep", "Oct", "Nov", "Dec"] as const;
+function dayOf(t: number, hours: ShopHours): string {
+  const at = local(t, hours);
+  return `${WEEKDAYS[at.getUTCDay()]} ${at.getUTCDate()} ${MONTHS[at.getUTCMonth()]}`;
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 const WHEN = { today: "now", full: "from full cure", never: "never" } as const;
 
+/** What the owner may do, by from when. */
 function ownerWords(repair: Repair): string {
-  return ownerOf(repair, false)
-    .map(({ when, act }) => `${WHEN[when]}: ${inSentence(act)}`)
+  const lines = ownerOf(repair, false);
+  return (["today", "full", "never"] as const)
+    .map((from) => ({ from, acts: lines.filter(({ when }) => when === from).map(({ act }) => inSentence(act).replace(/\.$/, "")) }))
+    .filter(({ acts }) => acts.length > 0)
+    .map(({ from, acts }) => `${WHEN[from]}: ${acts.join("; ")}`)
     .join(" · ");
 }

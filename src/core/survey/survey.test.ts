@@ -28,7 +28,7 @@ describe.each(DAMAGE_KINDS)("%s", (kind) => {
       fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (share) => {
         const damage = damageAt(kind, share);
         expect(check(DamageSchema, damage)).toEqual([]);
-        expect(sizeOf(damage)).toMatch(/^(\d+ alike, each )?(Ø )?[\d.]+( × [\d.]+)* mm$/);
+        expect(sizeOf(damage)).toMatch(/^(\d+ alike, each )?(Ø )?[\d.]+( × (Ø )?[\d.]+)* mm$/);
       }),
       { numRuns: 40 },
     );

@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
 import type { OperationView } from "@/core/views/operationView";
+import { CheckList } from "../forms/CheckList";
 import { useKept } from "../forms/kept";
 import { TypedField } from "../forms/TypedField";
 import { useLog } from "../treatment/TreatmentLog";
@@ -42,21 +43,12 @@ export function LeaveOut({ operations }: { operations: readonly Pick<OperationVi
         void press();
       }}
     >
-      <fieldset className="grid gap-1">
-        <legend className="txt-label">What is left out</legend>
-        {operations.map(({ id, title, round }) => (
-          <label key={id} className="flex min-h-[44px] items-center gap-3">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={chosen.includes(id)}
-              onChange={(event) => choose(event.target.checked ? [...chosen, id] : chosen.filter((each) => each !== id))}
-            />
-            {round > 1 ? `Round ${round}: ` : ""}
-            {title}
-          </label>
-        ))}
-      </fieldset>
+      <CheckList
+        legend="What is left out"
+        rows={operations.map(({ id, title, round }) => ({ id, label: `${round > 1 ? `Round ${round}: ` : ""}${title}` }))}
+        chosen={chosen}
+        choose={choose}
+      />
       <TypedField label="Why are they left out?" value={reason} set={keep} />
       {[...new Set([...refusals.values(), ...(problem ? [problem.detail] : [])])].map((text) => (
         <p key={text} role="alert" className="wrap-anywhere">

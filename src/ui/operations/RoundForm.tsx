@@ -2,6 +2,7 @@
 import { useState } from "react";
 import { type ClassName, type Station, stationLabel } from "@/core/catalogue";
 import type { PlaceView } from "@/core/views/operationView";
+import { CheckList } from "../forms/CheckList";
 import { FieldError } from "../forms/FieldError";
 import { useKept } from "../forms/kept";
 import { parseNumber } from "../forms/parse";
@@ -98,23 +99,21 @@ export function RoundForm({ name, stations, places, first, close }: Props) {
           ))}
         </select>
       </label>
-      <fieldset className="grid gap-1">
-        <legend className="txt-label">Places</legend>
-        {places.map(({ id, label, size }) => (
-          <label key={id} className="flex min-h-[44px] items-center gap-3">
-            <input
-              type="checkbox"
-              className="size-5"
-              checked={draft.places.includes(id)}
-              onChange={(event) =>
-                change({ places: event.target.checked ? [...draft.places, id] : draft.places.filter((each) => each !== id) })
-              }
-            />
-            {label} <span className="sub">{size}</span>
-          </label>
-        ))}
+      <CheckList
+        legend="Places"
+        rows={places.map(({ id, label, size }) => ({
+          id,
+          label: (
+            <span>
+              {label} <span className="sub">{size}</span>
+            </span>
+          ),
+        }))}
+        chosen={draft.places}
+        choose={(chosen) => change({ places: chosen })}
+      >
         <FieldError id={`${name}-places`}>{shown.places}</FieldError>
-      </fieldset>
+      </CheckList>
       <TypedField
         label="Because"
         wrong={shown.because}

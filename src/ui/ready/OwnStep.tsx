@@ -16,7 +16,9 @@ export function OwnStep({
   operations: readonly Pick<OperationView, "id" | "title" | "round">[];
 }) {
   const log = useLog();
-  const [draft, keep, forget] = useKept(`own-step:${station}:${log.treatment}`, EMPTY);
+  const [kept, keep, forget] = useKept(`own-step:${station}:${log.treatment}`, EMPTY);
+  // what was kept on this device may be older than a field
+  const draft = { ...EMPTY, ...kept };
   const change = (to: Partial<typeof EMPTY>) => keep({ ...draft, ...to });
   const { text, why, hands, wait, after } = draft;
   const [minutes, waits] = [parseNumber(hands), parseNumber(wait)];

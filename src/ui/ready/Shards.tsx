@@ -60,8 +60,7 @@ function ShardMapping({ damage, count, mapped, kind, photograph, joins_a_sitting
   // by number there is always one in the hand
   const shard = held ?? (view === "number" ? 0 : undefined);
   const found = useAssembly(map, joins_a_sitting);
-  const [own, keepOwn, forgetOwn] = useKept(`shard-order:${log.treatment}:${damage}`, "");
-  const typed = own.trim() === "" ? undefined : readOrder(own, count);
+  const { own, keep: keepOwn, forget: forgetOwn, typed } = useOwnOrder(`${log.treatment}:${damage}`, count, mapped, found);
   const saved = isSaved(mapped, map, typed);
   const record = async () => {
     const order = typed?.ok ? typed.order : found?.sittings.map(({ joins }) => joins);
@@ -193,6 +192,20 @@ function ByNumber({ map, shard, keep }: PartProps & { shard: number }) {
 }
 
 const sameOrder = (a: JoiningOrder | undefined, b: JoiningOrder): boolean => a?.map(sittingText).join() === b.map(sittingText).join();
+
+/** An order of one's own as it is typed, kept on this device; one that is on record stands there until it is changed. */
+function useOwnOrder(name: string, count: number, mapped: Props["mapped"], found: Assembly | undefined) {
+  const [text, keep, forget] = useKept<string | null>(`shard-order:${name}`, null);
+  const own = text ?? ownOnRecord(mapped, found);
+  return { own, keep, forget, typed: own.trim() === "" ? undefined : readOrder(own, count) };
+}
+
+/** The order on record, where it is another than what is worked out. */
+function ownOnRecord(mapped: Props["mapped"], found: Assembly | undefined): string {
+  if (!mapped?.order || !found) return "";
+  const worked = found.sittings.map(({ joins }) => joins);
+  return sameOrder(mapped.order, worked) ? "" : mapped.order.map(sittingText).join("\n");
+}
 
 /** The store doesn't keep the order of a body's names, so maps are told apart by value. */
 const listed = ({ touching, rim, places = [] }: DrawnMap) =>
