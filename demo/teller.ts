@@ -1,6 +1,6 @@
 import { createHash } from "node:crypto";
 import type { ClassName, Finish, PieceKind, Stance, Substrate } from "../src/core/catalogue";
-import type { EventBody, LogEntry } from "../src/core/record/events.schema";
+import { BODY_VERSION, type EventBody, type LogEntry } from "../src/core/record/events.schema";
 import { readLog } from "../src/core/record/treatment";
 import type { Survey } from "../src/core/survey/survey.schema";
 import { type Act, actsOf } from "../src/core/views/acts";
@@ -74,7 +74,7 @@ export class Teller {
     const refused = admit({ ...this.at(minutesAgo), at: NOW - minutesAgo * MINUTE }, body);
     if (refused) throw new Error(`${this.story.title}: ${body.kind} is refused: ${JSON.stringify(refused)}`);
     const seq = this.log.length + 1;
-    this.log.push({ id: uuid(`${this.story.reference}/log/${seq}`), seq, v: 3, at: ago(minutesAgo), by: "M.", body });
+    this.log.push({ id: uuid(`${this.story.reference}/log/${seq}`), seq, v: BODY_VERSION, at: ago(minutesAgo), by: "M.", body });
   }
 
   /** What was done in its time and typed only now: it stands last in the log, at its own time. */

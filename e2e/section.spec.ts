@@ -87,7 +87,7 @@ test("the drawing is saved as SVG with its hatches and words inside, as PNG, and
   expect((drawn?.width ?? 0) / (96 / 25.4)).toBeCloseTo(260, 0);
 });
 
-test("the school, the grain, the height and a better volume are set, kept, and planned with", async ({ page }) => {
+test("the shaping, the grain, the height and a better volume are set, kept, and planned with", async ({ page }) => {
   const { treatment } = await newTreatment(page, { title: "Coconut-shy post" });
   await write(page, treatment, 0, SURVEYED);
   await write(page, treatment, 1, MATCHED);

@@ -121,7 +121,7 @@ test("a mix that came out badly is asked what it may come from: what the record 
   const { treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
   expect(kept.log.at(-1).body).toMatchObject({
     kind: "came-out",
-    outcome: "still-soft",
+    defect: "still-soft",
     causes: expect.arrayContaining([expect.stringMatching(/^B was 30 % short/)]),
   });
 });

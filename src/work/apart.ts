@@ -1,4 +1,4 @@
-import { BODY_VERSION } from "@/core/record/upcast";
+import { BODY_VERSION } from "@/core/record/events.schema";
 import { partedLog } from "@/core/views/apart";
 import { worked } from "@/core/views/worked";
 import { LogRow, Part, Treatment } from "@/store/entities";

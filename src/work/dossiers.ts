@@ -1,5 +1,6 @@
 import { PassThrough, type Readable } from "node:stream";
-import { BODY_VERSION, upcast } from "@/core/record/upcast";
+import { BODY_VERSION } from "@/core/record/events.schema";
+import { upcast } from "@/core/record/upcast";
 import { nameOf } from "@/formats/archive.schema";
 import { copyDossier, type ReadDossier, readDossier, readFiledDossier } from "@/formats/dossier";
 import {

@@ -1,4 +1,4 @@
-import { BODY_VERSION } from "@/core/record/upcast";
+import { BODY_VERSION } from "@/core/record/events.schema";
 import { present } from "@/core/units";
 import { LogRow } from "@/store/entities";
 import { em as openEm } from "@/store/orm";

@@ -8,7 +8,7 @@ import { first, row, type Told } from "../operation/row";
 import { type LaidSubject, type LayerSubject, measure, type PlaceFacts, type Voids } from "../operation/subject";
 import { grams, inSentence, plain } from "../units";
 import { cupFigures, cupWords, laying, mixText, mixWhy, several, slipOf, stirring, VERBS, whyPlaced } from "./fillWords";
-import { textureRow } from "./schools.data";
+import { textureRow } from "./shaping.data";
 
 /** What must be behind before a dam is set, and before anything is laid in a void. */
 const BEFORE_DAM = [
@@ -144,11 +144,11 @@ export const FILL_OPS = {
     thickness: (s, place) => s.takes.find((each) => each.place.id === place.id)?.applied_mm,
     starts: "mixed",
     apart: [],
-    facts: ({ takes, f, tools, school }) => ({
+    facts: ({ takes, f, tools, shaping }) => ({
       changed: takes.flatMap(({ changed }) => (changed ? [`${changed} `] : []))[0] ?? "",
       shrink_pct: takes[0]?.shrink_pct ?? 0,
       proud_mm: Math.max(...takes.map(({ proud_mm }) => proud_mm)),
-      modelled: f.way === "build" && school === undefined,
+      modelled: f.way === "build" && shaping === undefined,
       scale_step_g: tools.scale_step_g,
     }),
     hands: ({ takes: all }) => stirring(all),
@@ -223,7 +223,7 @@ export const FILL_OPS = {
     stem: "model",
     together: "part",
     kind: "texture",
-    when: ({ school }) => school === "model",
+    when: ({ shaping }) => shaping === "model",
     needs: [laid, { after: "mix", n: "same", until: ["working"], because: "while it is workable" }],
     facts: ({ link }) => ({ slip: slipOf(link.material) }),
     hands: [5, 20],
@@ -262,10 +262,10 @@ export const FILL_OPS = {
     each: "laid",
     stem: "blade",
     together: "part",
-    kind: ({ school, f }) => (school === "carve" || (f.way === "build" && school === undefined) ? "carve" : "trim"),
+    kind: ({ shaping, f }) => (shaping === "carve" || (f.way === "build" && shaping === undefined) ? "carve" : "trim"),
     when: (s) => has(s, "firm") && !s.film && !isFlexible(s) && (s.later?.low_mm ?? Infinity) >= BLADE_MM,
     needs: [laid, first("demould", "the form is off"), { after: "mix", n: "same", stage: ["firm"], until: ["stiff"], because: "firm, not yet hard" }],
-    facts: ({ school, f }) => ({ carves: school === "carve" || (f.way === "build" && school === undefined), rough: school === "carve" }),
+    facts: ({ shaping, f }) => ({ carves: shaping === "carve" || (f.way === "build" && shaping === undefined), rough: shaping === "carve" }),
     hands: [4, 12],
     words: ({ facts: { carves, rough } }) => ({
       title: carves ? "Carve it while firm" : "Trim with a blade",
@@ -282,7 +282,7 @@ export const FILL_OPS = {
     stem: "carve-hard",
     together: "part",
     kind: "carve",
-    when: (s) => s.school === "carve" && !s.film && !isFlexible(s),
+    when: (s) => s.shaping === "carve" && !s.film && !isFlexible(s),
     needs: [laid, first("blade", "it is roughed out"), { after: "mix", n: "same", stage: ["hard", "full"], because: "hard" }],
     facts: ({ link }) => ({ dust: link.material.hazards.filter((hazard) => hazard.startsWith("dust")) }),
     hands: [10, 40],

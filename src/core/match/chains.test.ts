@@ -1,12 +1,12 @@
 import fc from "fast-check";
 import { CLASS_ROWS, classRow, DAMAGE_KINDS, FINISHES, type Role, STANCES, SUBSTRATES } from "../catalogue";
-import { aidsFor } from "./aids";
 import { factsOf, type Shelf } from "./case";
 import { bestChains, CONDITION_COST, clashesWith, KEY_WEIGHT } from "./chains";
 import { type Judgement, judge, reasonsOf } from "./judge";
 import { matching } from "./match";
 import type { MatchInput } from "./match.schema";
 import type { Matching } from "./matching";
+import { releasesFor } from "./releases";
 import { keyRole } from "./roles";
 import { jars } from "./shelf.fixture";
 
@@ -193,7 +193,7 @@ describe("release agents", () => {
   });
   const link = (name: Parameters<typeof classRow>[0], role: Role = "filler") => ({ role, row: classRow(name) });
   const verdicts = (...chain: ReturnType<typeof link>[]) =>
-    Object.fromEntries(aidsFor(facts, chain).map(({ row, verdict }) => [row.class, verdict]));
+    Object.fromEntries(releasesFor(facts, chain).map(({ row, verdict }) => [row.class, verdict]));
 
   test("part plaster by soap, resin not; jelly stains open pores", () => {
     expect(verdicts(link("gypsum-plaster"))["soap-release"]).toBe("fits");
@@ -202,7 +202,9 @@ describe("release agents", () => {
   });
 
   test("left under colour are a condition that says how they come off", () => {
-    const soap = aidsFor(facts, [link("gypsum-plaster"), link("acrylic-paint", "colour")]).find(({ row }) => row.class === "soap-release");
+    const soap = releasesFor(facts, [link("gypsum-plaster"), link("acrylic-paint", "colour")]).find(
+      ({ row }) => row.class === "soap-release",
+    );
     expect([soap?.verdict, soap?.reasons.map(({ text }) => text).join()]).toEqual([
       "fits-if",
       "Fits if every trace is off before colour: clean water.",
@@ -210,7 +212,7 @@ describe("release agents", () => {
   });
 
   test("serve in no link, so a chain never holds one", () => {
-    for (const { row } of aidsFor(facts, [])) expect(row.roles).toEqual([]);
+    for (const { row } of releasesFor(facts, [])) expect(row.roles).toEqual([]);
     expect(CLASS_ROWS.filter(({ roles }) => roles.length === 0).every(({ group }) => group === "release")).toBe(true);
   });
 });

@@ -15,7 +15,7 @@ import { factsOf, type Jar } from "./case";
 import { doubtsOf, judge, judgeRole, reasonsOf, termsOf } from "./judge";
 import { match, REFER } from "./match";
 import type { MatchInput } from "./match.schema";
-import { AID_RULES, PAIR_RULES } from "./pairs.data";
+import { PAIR_RULES, RELEASE_RULES } from "./pairs.data";
 import { rolesFor } from "./roles";
 import { RULES } from "./rules";
 import { jars } from "./shelf.fixture";
@@ -246,7 +246,7 @@ function spokenPairs(): string[] {
   return pieces
     .flatMap((facts) => [
       ...PAIR_RULES.filter(({ when }) => links.some((over) => links.some((under) => when(under, over, facts)))),
-      ...AID_RULES.filter(({ when }) => links.some((link) => CLASS_ROWS.some((aid) => when(aid, link, facts)))),
+      ...RELEASE_RULES.filter(({ when }) => links.some((link) => CLASS_ROWS.some((row) => when(row, link, facts)))),
     ])
     .map(({ id }) => id);
 }
@@ -254,7 +254,7 @@ function spokenPairs(): string[] {
 test("there are at least 120 rules, and every one of them speaks somewhere", () => {
   expect(RULES.length + PAIR_RULES.length).toBeGreaterThanOrEqual(120);
   const spoke = new Set([...spokenRules(), ...spokenPairs()]);
-  expect([...RULES, ...PAIR_RULES, ...AID_RULES].map(({ id }) => id).filter((id) => !spoke.has(id))).toEqual([]);
+  expect([...RULES, ...PAIR_RULES, ...RELEASE_RULES].map(({ id }) => id).filter((id) => !spoke.has(id))).toEqual([]);
 });
 
 test("a score is the sum that is shown", () => {

@@ -145,26 +145,32 @@ export const PAIR_RULES: readonly PairRule[] = [
   },
 ];
 
-/** A release agent or mask that was there before, against a link. Here `under` is the aid. */
-export interface AidRule extends Omit<PairRule, "when"> {
-  readonly when: (aid: Traits, link: Link, facts: Facts) => boolean;
+/** A release agent or mask that was there before, against a link. Here `under` is that one. */
+export interface ReleaseRule extends Omit<PairRule, "when"> {
+  readonly when: (release: Traits, link: Link, facts: Facts) => boolean;
 }
 
-const aidIs = ({ class: name }: Traits, ...classes: readonly ClassName[]) => classes.includes(name);
+const releaseIs = ({ class: name }: Traits, ...classes: readonly ClassName[]) => classes.includes(name);
 
 /** What a release agent does to the chain, or the chain to it. */
-export const AID_RULES: readonly AidRule[] = [
-  { id: "release-under-colour", effect: "if", when: (aid, link) => aidIs(aid, "petroleum-jelly", "release-wax", "soap-release") && isCoat(link), says: (under) => `Fits if every trace is off before colour: ${under.row.reversible.by}.`, source: "Buys and Oakley 1993" },
-  { id: "release-in-pores", effect: "refuse", when: (aid, _, { on }) => aidIs(aid, "petroleum-jelly") && on.porous, says: () => "It sinks into the pores, stains, and keeps every later glue off.", source: "Horie 2010" },
-  { id: "release-wax-in-pores", effect: "if", when: (aid, _, { on }) => aidIs(aid, "release-wax") && on.porous, says: () => "Fits if the pores are sealed first: wax in them never comes out.", source: "Horie 2010" },
-  { id: "jelly-stops-polyester", effect: "if", when: (aid, link) => aidIs(aid, "petroleum-jelly") && is(link, ...POLYESTERS), says: () => "Fits if it is wiped to a breath: styrene dissolves it and the skin stays sticky.", source: SHEETS },
-  { id: "soap-on-resin", effect: "refuse", when: (aid, link) => aidIs(aid, "soap-release") && link.role === "filler" && link.row.group !== "plaster", says: (_, over) => `Soap parts plaster from plaster; ${lower(over)} sticks through it.`, source: TRADE },
-  { id: "film-dissolves", effect: "refuse", when: (aid, link) => aidIs(aid, "release-alcohol") && link.role === "filler" && link.row.carrier === "water", says: (_, over) => `Water in ${lower(over)} dissolves the film.`, source: SHEETS },
-  { id: "latex-swells", effect: "refuse", when: (aid, link) => aidIs(aid, "masking-latex") && ["hydrocarbon", "monomer", "ketone"].includes(link.row.carrier) && (link.role === "filler" || isCoat(link)), says: (_, over) => `The solvent in ${lower(over)} swells the latex and creeps under it.`, source: SHEETS },
-  { id: "latex-on-copper", effect: "refuse", when: (aid, _, { on }) => aidIs(aid, "masking-latex") && on.substrate === "brass", says: () => "Its ammonia stains brass dark.", source: SHEETS },
-  { id: "tape-on-gilding", effect: "refuse", when: (aid, _, { finish }) => aidIs(aid, "low-tack-tape") && finish.finish === "gilding", says: () => "Even low tack lifts leaf off.", source: TRADE },
-  { id: "tape-on-loose", effect: "refuse", when: (aid, _, { found }) => aidIs(aid, "low-tack-tape", "masking-latex") && found?.lifted === true, says: () => "It takes the lifted edges with it when it comes off.", source: TRADE },
-  { id: "tape-on-skin", effect: "if", when: (aid, _, { on, finish }) => aidIs(aid, "low-tack-tape") && on.family === "skin" && finish.finish === "dye", says: () => "Fits if a hidden spot keeps its colour: tape can pull dye off.", source: "Kite and Thomson 2006" },
-  { id: "film-melts", effect: "refuse", when: (aid, link) => aidIs(aid, "parting-film", "low-tack-tape", "release-alcohol", "masking-latex") && link.row.carrier === "heat", says: (_, over) => `It melts under the heat that ${lower(over)} needs.`, source: SHEETS },
-  { id: "wax-finish-tape", effect: "if", when: (aid, _, { finish }) => aidIs(aid, "low-tack-tape") && finish.finish === "wax", says: () => "Fits if it is pressed only lightly: tape takes the wax off and leaves a dull edge.", source: TRADE },
+export const RELEASE_RULES: readonly ReleaseRule[] = [
+  { id: "release-under-colour", effect: "if", when: (release, link) => releaseIs(release, "petroleum-jelly", "release-wax", "soap-release") && isCoat(link), says: (under) => `Fits if every trace is off before colour: ${under.row.reversible.by}.`, source: "Buys and Oakley 1993" },
+  { id: "release-in-pores", effect: "refuse", when: (release, _, { on }) => releaseIs(release, "petroleum-jelly") && on.porous, says: () => "It sinks into the pores, stains, and keeps every later glue off.", source: "Horie 2010" },
+  { id: "release-wax-in-pores", effect: "if", when: (release, _, { on }) => releaseIs(release, "release-wax") && on.porous, says: () => "Fits if the pores are sealed first: wax in them never comes out.", source: "Horie 2010" },
+  { id: "jelly-stops-polyester", effect: "if", when: (release, link) => releaseIs(release, "petroleum-jelly") && is(link, ...POLYESTERS), says: () => "Fits if it is wiped to a breath: styrene dissolves it and the skin stays sticky.", source: SHEETS },
+  { id: "soap-on-resin", effect: "refuse", when: (release, link) => releaseIs(release, "soap-release") && link.role === "filler" && link.row.group !== "plaster", says: (_, over) => `Soap parts plaster from plaster; ${lower(over)} sticks through it.`, source: TRADE },
+  { id: "film-dissolves", effect: "refuse", when: (release, link) => releaseIs(release, "release-alcohol") && link.role === "filler" && link.row.carrier === "water", says: (_, over) => `Water in ${lower(over)} dissolves the film.`, source: SHEETS },
+  {
+    id: "latex-swells",
+    effect: "refuse",
+    when: (release, link) => releaseIs(release, "masking-latex") && ["hydrocarbon", "monomer", "ketone"].includes(link.row.carrier) && (link.role === "filler" || isCoat(link)),
+    says: (_, over) => `The solvent in ${lower(over)} swells the latex and creeps under it.`,
+    source: SHEETS,
+  },
+  { id: "latex-on-copper", effect: "refuse", when: (release, _, { on }) => releaseIs(release, "masking-latex") && on.substrate === "brass", says: () => "Its ammonia stains brass dark.", source: SHEETS },
+  { id: "tape-on-gilding", effect: "refuse", when: (release, _, { finish }) => releaseIs(release, "low-tack-tape") && finish.finish === "gilding", says: () => "Even low tack lifts leaf off.", source: TRADE },
+  { id: "tape-on-loose", effect: "refuse", when: (release, _, { found }) => releaseIs(release, "low-tack-tape", "masking-latex") && found?.lifted === true, says: () => "It takes the lifted edges with it when it comes off.", source: TRADE },
+  { id: "tape-on-skin", effect: "if", when: (release, _, { on, finish }) => releaseIs(release, "low-tack-tape") && on.family === "skin" && finish.finish === "dye", says: () => "Fits if a hidden spot keeps its colour: tape can pull dye off.", source: "Kite and Thomson 2006" },
+  { id: "film-melts", effect: "refuse", when: (release, link) => releaseIs(release, "parting-film", "low-tack-tape", "release-alcohol", "masking-latex") && link.row.carrier === "heat", says: (_, over) => `It melts under the heat that ${lower(over)} needs.`, source: SHEETS },
+  { id: "wax-finish-tape", effect: "if", when: (release, _, { finish }) => releaseIs(release, "low-tack-tape") && finish.finish === "wax", says: () => "Fits if it is pressed only lightly: tape takes the wax off and leaves a dull edge.", source: TRADE },
 ];

@@ -6,8 +6,8 @@ export interface Cause {
 }
 
 /** One cause as a row: what it belongs to, how the record speaks for it, and what it says. */
-export interface CauseRow<Facts, Outcome extends string> {
-  readonly of: readonly Outcome[];
+export interface CauseRow<Facts, Defect extends string> {
+  readonly of: readonly Defect[];
   /** What it can happen to; absent = all. */
   readonly when?: (facts: Facts) => boolean;
   /** How strongly the record speaks for it: 0 = not at all, 1 = as much as data sheets call wrong, more = more. */
@@ -18,8 +18,8 @@ export interface CauseRow<Facts, Outcome extends string> {
 }
 
 /** A way to come out badly, with what it may come from and what to do about it. */
-export interface CameOutWay<Outcome extends string> {
-  readonly outcome: Outcome;
+export interface CameOutWay<Defect extends string> {
+  readonly defect: Defect;
   readonly label: string;
   readonly causes: readonly Cause[];
   /** What to change in the next one. */
@@ -29,10 +29,10 @@ export interface CameOutWay<Outcome extends string> {
 /** The record speaks for a cause from here on. */
 const SEEN = 0.4;
 
-/** Likely causes of an outcome, what the record speaks for most first; then, in the order of the table, what it may be all the same. */
-export function likely<Facts, Outcome extends string>(rows: readonly CauseRow<Facts, Outcome>[], outcome: Outcome, facts: Facts): Cause[] {
+/** Likely causes of a defect, what the record speaks for most first; then, in the order of the table, what it may be all the same. */
+export function likely<Facts, Defect extends string>(rows: readonly CauseRow<Facts, Defect>[], defect: Defect, facts: Facts): Cause[] {
   return rows
-    .filter(({ of, when }) => of.includes(outcome) && (when?.(facts) ?? true))
+    .filter(({ of, when }) => of.includes(defect) && (when?.(facts) ?? true))
     .map((row) => ({ row, weight: row.speaks(facts) }))
     .sort((a, b) => b.weight - a.weight)
     .flatMap(({ row, weight }): Cause[] => {
@@ -42,7 +42,7 @@ export function likely<Facts, Outcome extends string>(rows: readonly CauseRow<Fa
 }
 
 /** A cause that nothing on record can speak for. */
-export const silent = <Facts, Outcome extends string>(of: readonly Outcome[], words: string): CauseRow<Facts, Outcome> => ({
+export const silent = <Facts, Defect extends string>(of: readonly Defect[], words: string): CauseRow<Facts, Defect> => ({
   of,
   speaks: () => 0,
   says: () => words,

@@ -72,8 +72,8 @@ export interface Setting {
   readonly links: readonly LinkFacts[];
   readonly air: Air;
   readonly tools: Tools;
-  /** How a loss is shaped where it is not as proposed: its school, its texture. */
-  readonly school?: string;
+  /** How a loss is shaped where it is not as proposed: how it is shaped, its texture. */
+  readonly shaping?: string;
   readonly texture?: string;
   /** Safety reached and asked, where the joint is reckoned as a beam. */
   readonly safety?: { readonly reached: number; readonly asked: number };

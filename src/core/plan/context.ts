@@ -1,5 +1,5 @@
 import type { Grade } from "../catalogue";
-import type { School, Texture } from "../fill/schools.data";
+import type { Shaping, Texture } from "../fill/shaping.data";
 import type { SizedBrace } from "../join/sizing";
 import type { Setting } from "../operation/subject";
 import type { Damage } from "../survey/measures.data";
@@ -8,7 +8,7 @@ import type { PlanLink, WorkPlace } from "./links";
 
 /** How a loss is filled where it is not as proposed. */
 export interface FillPlan {
-  readonly school?: School;
+  readonly shaping?: Shaping;
   readonly texture?: Texture;
   readonly proud_mm?: number;
   /** What is mixed over the need, percent. */

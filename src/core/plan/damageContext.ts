@@ -148,7 +148,7 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
     air,
     tools: { ...tools, ...input.brace?.router },
     ...(sized ? { brace: sized } : {}),
-    ...present({ fill: input.fill, school: input.fill?.school, texture: input.fill?.texture }),
+    ...present({ fill: input.fill, shaping: input.fill?.shaping, texture: input.fill?.texture }),
     ...(input.back ? { back: input.back } : {}),
     ...(joint?.reached === undefined ? {} : { safety: { reached: joint.reached, asked: joint.asks } }),
   };

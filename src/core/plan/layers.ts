@@ -1,6 +1,6 @@
 import { type MaterialClass, middle } from "../catalogue";
 import { proposeProud } from "../fill/proud";
-import { MODELLED_PROUD_MM, oversizeOf, type School } from "../fill/schools.data";
+import { MODELLED_PROUD_MM, oversizeOf, type Shaping } from "../fill/shaping.data";
 import { depthOf, volumeBetween } from "../survey/place";
 import { inSentence, plain } from "../units";
 import type { FillPlan } from "./context";
@@ -40,14 +40,14 @@ export function layersOf(
   place: WorkPlace,
   links: readonly LayerLink[],
   reached: readonly Reached[] = [],
-  set: Pick<FillPlan, "school" | "proud_mm"> = {},
+  set: Pick<FillPlan, "shaping" | "proud_mm"> = {},
 ): PlaceLayers {
   const depth = place.depth_mm ?? depthOf(place);
   const top = links.at(-1);
   if (!top) return { place, layers: [], proud_mm: 0 };
-  const proud_mm = set.proud_mm ?? proudOf(place, top.material, depth, set.school);
+  const proud_mm = set.proud_mm ?? proudOf(place, top.material, depth, set.shaping);
   // what is proposed is a hair that a layer bears; what is set by hand may be more
-  const over = set.proud_mm !== undefined || set.school === "carve";
+  const over = set.proud_mm !== undefined || set.shaping === "carve";
   const spans = spansOf(links, depth).map((span) => ({ ...span, over }));
   const planned = spans.flatMap((span) => stack(place, depth, span, -depth, proud_mm));
   return { place, proud_mm, layers: reached.reduce((layers, now) => replanned(place, depth, spans, proud_mm, layers, now), planned) };
@@ -141,11 +141,11 @@ function replanned(
 /** A hair over its layer a material bears; trade practice. */
 const PROUD_BEARS = 1.1;
 
-function proudOf(place: WorkPlace, material: MaterialClass, depth: number, school?: School): number {
+function proudOf(place: WorkPlace, material: MaterialClass, depth: number, shaping?: Shaping): number {
   const wanted = proposeProud(depth, material.shrinkage_pct);
   if (place.kind === "film") return Math.min(0.1, material.max_layer_mm, depth / 4);
   if (material.rigidity === "flexible") return 0;
-  if (school === "carve") return Math.min(oversizeOf(depth), material.max_layer_mm);
-  if (school === "model") return Math.min(wanted, MODELLED_PROUD_MM);
+  if (shaping === "carve") return Math.min(oversizeOf(depth), material.max_layer_mm);
+  if (shaping === "model") return Math.min(wanted, MODELLED_PROUD_MM);
   return depth < THIN_BUILD_MM ? Math.min(0.1, material.max_layer_mm) : Math.min(wanted, material.max_layer_mm);
 }

@@ -60,9 +60,9 @@ export function roundContext({ context, asked }: WorkedDamage, places: readonly 
     .filter((link, i, all) => !fills || link.role !== "filler" || !all.slice(i + 1).some((later) => isOver(later, link)))
     .map((link): PlanLink => (link.role === "filler" && stuff ? inStuff(link, stuff) : link));
   const chain = stuff ? { ...context.f.chain, filler: stuff.row } : context.f.chain;
-  // a school shapes the whole loss; what is found low later is stopped flush
-  const { school: _school, texture: _texture, ...rest } = context;
-  const { school: _s, texture: _t, proud_mm: _proud, ...fill } = context.fill ?? {};
+  // one way of shaping holds for the whole loss; what is found low later is stopped flush
+  const { shaping: _shaping, texture: _texture, ...rest } = context;
+  const { shaping: _s, texture: _t, proud_mm: _proud, ...fill } = context.fill ?? {};
   return {
     ...rest,
     fill,

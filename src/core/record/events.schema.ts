@@ -1,10 +1,10 @@
 import { type Static, type TProperties, Type } from "@sinclair/typebox";
 import { CLASS_ROWS, type ClassName, STATIONS } from "../catalogue";
+import { COAT_DEFECTS } from "../colour/coatDefects.data";
 import { LabSchema } from "../colour/colour.schema";
-import { LOOKS } from "../colour/looks.data";
 import { COLOUR_STATE_NAMES } from "../colour/states.data";
-import { OUTCOMES } from "../fill/outcomes.data";
-import { SCHOOL_NAMES, TEXTURE_NAMES } from "../fill/schools.data";
+import { MIX_DEFECTS } from "../fill/mixDefects.data";
+import { SHAPING_NAMES, TEXTURE_NAMES } from "../fill/shaping.data";
 import { SPOT_NAMES } from "../fill/spots.data";
 import { BRACE_JOINTS, BRACE_KINDS, BraceSize } from "../join/brace.schema";
 import { GradeInput } from "../level/ladder.schema";
@@ -22,7 +22,7 @@ const minutes = () => Type.Optional(Type.Number({ minimum: 0, maximum: 10_000 })
 const text = (maxLength = 4000) => Type.String({ minLength: 1, maxLength });
 const gloss = () => Type.Number({ minimum: 0, maximum: 100 });
 /** Ways to come out badly: of a mix, then of a coat. */
-const CAME_OUT = [...OUTCOMES.map(({ outcome }) => outcome), ...LOOKS.map(({ look }) => look)] as const;
+const CAME_OUT = [...MIX_DEFECTS.map(({ defect }) => defect), ...COAT_DEFECTS.map(({ defect }) => defect)] as const;
 export type CameOut = (typeof CAME_OUT)[number];
 const mm = () => Type.Number({ minimum: 0, maximum: 1000 });
 /** What a brace may be let into: the joints of `brace`, and a thin place that is backed. */
@@ -126,10 +126,10 @@ export const EventBody = tagged("kind", [
     ),
   }),
   event("form-chosen", { damage: damage(), form: oneOf(FORM_NAMES), reason: Type.Optional(Type.String({ maxLength: 2000 })) }),
-  /** How a loss is filled where it is not as proposed: its school, grain, height, what is mixed over the need, volumes known better. */
+  /** How a loss is filled where it is not as proposed: its shaping, grain, height, what is mixed over the need, volumes known better. */
   event("fill-set", {
     damage: damage(),
-    school: Type.Optional(oneOf(SCHOOL_NAMES)),
+    shaping: Type.Optional(oneOf(SHAPING_NAMES)),
     texture: Type.Optional(oneOf(TEXTURE_NAMES)),
     proud_mm: Type.Optional(Type.Number({ minimum: 0, maximum: 20 })),
     extra_pct: Type.Optional(Type.Number({ minimum: 0, maximum: 200 })),
@@ -227,7 +227,7 @@ export const EventBody = tagged("kind", [
   /** How a mix or a coat came out; what the record spoke for then, and what to change in the next one. */
   event("came-out", {
     op: ref(),
-    outcome: oneOf(CAME_OUT),
+    defect: oneOf(CAME_OUT),
     causes: Type.Optional(Type.Array(text(500), { maxItems: 20 })),
     next: Type.Optional(text(500)),
     hands_min: minutes(),
@@ -282,12 +282,15 @@ export type EventBody = Static<typeof EventBody>;
 export type EventKind = EventBody["kind"];
 export type BodyOf<K extends EventKind> = Extract<EventBody, { kind: K }>;
 
+/** The version of a body that is written today. */
+export const BODY_VERSION = 4;
+
 /** One line of the log. */
 export const LogEntry = strict({
   id: Type.String({ format: "uuid" }),
   seq: Type.Integer({ minimum: 1 }),
   /** Version of the body; older ones are brought forward by `upcast`. */
-  v: Type.Optional(Type.Literal(3)),
+  v: Type.Optional(Type.Literal(BODY_VERSION)),
   at: instant(),
   by: Type.Optional(Type.String({ minLength: 1, maxLength: 200 })),
   corrects: Type.Optional(Type.String({ format: "uuid" })),

@@ -1,8 +1,8 @@
 import { check } from "../problem";
-import { LogEntry } from "./events.schema";
+import { BODY_VERSION, LogEntry } from "./events.schema";
 import { stationOfOp } from "./opId";
 import { handsGiven, readLog, stationOf } from "./treatment";
-import { BODY_VERSION, type StoredEntry, UPCASTERS, upcast } from "./upcast";
+import { type StoredEntry, UPCASTERS, upcast } from "./upcast";
 
 const AIR = { temp_C: 20, rh_pct: 50 };
 const stored = (body: StoredEntry["body"], seq = 1, v?: number): StoredEntry => ({
@@ -110,6 +110,28 @@ const SECOND: ReadonlyArray<readonly [body: StoredEntry["body"], now: object]> =
 
 test.each(SECOND)("of the second version, %j is read as today's", (body, now) => {
   const entry = upcast(stored(body, 1, 2));
+  expect(entry.body).toEqual(now);
+  expect([entry.v, check(LogEntry, entry)]).toEqual([BODY_VERSION, []]);
+});
+
+/** Bodies as the third version wrote them, and as they are read today. */
+const THIRD: ReadonlyArray<readonly [body: StoredEntry["body"], now: object]> = [
+  [
+    { kind: "fill-set", damage: "d1", school: "carve", proud_mm: 1 },
+    { kind: "fill-set", damage: "d1", shaping: "carve", proud_mm: 1 },
+  ],
+  [
+    { kind: "fill-set", damage: "d1", extra_pct: 20 },
+    { kind: "fill-set", damage: "d1", extra_pct: 20 },
+  ],
+  [
+    { kind: "came-out", op: "r1/fill/mix-1/epoxy-putty", outcome: "still-soft", causes: ["cold"] },
+    { kind: "came-out", op: "r1/fill/mix-1/epoxy-putty", defect: "still-soft", causes: ["cold"] },
+  ],
+];
+
+test.each(THIRD)("of the third version, %j is read as today's", (body, now) => {
+  const entry = upcast(stored(body, 1, 3));
   expect(entry.body).toEqual(now);
   expect([entry.v, check(LogEntry, entry)]).toEqual([BODY_VERSION, []]);
 });

@@ -1,4 +1,5 @@
-import type { LogEntry } from "./events.schema";
+import { present } from "../units";
+import { BODY_VERSION, type LogEntry } from "./events.schema";
 
 /** A log line as it may have been stored: its body of any version. */
 export interface StoredEntry extends Omit<LogEntry, "body" | "v"> {
@@ -16,10 +17,8 @@ interface Upcaster {
 export const UPCASTERS: readonly Upcaster[] = [
   { id: "1-steps-become-operations", from: 1, up: stepsBecomeOperations },
   { id: "2-findings-become-words", from: 2, up: findingsBecomeWords },
+  { id: "3-shaping-and-defects", from: 3, up: inTheFieldsWords },
 ];
-
-/** The version that is written today. */
-export const BODY_VERSION = 3;
 
 /** A stored line as today's code reads it. What no row knows passes as it is: the schema judges it. */
 export function upcast({ v = 1, body, ...entry }: StoredEntry): LogEntry {
@@ -134,4 +133,10 @@ function unweighed(body: StoredEntry["body"]): StoredEntry["body"] {
   const start = body.start as OldStart | undefined;
   if (!start?.parts || start.scale || body.batch || start.parts.some(({ planned_g, actual_g }) => planned_g !== actual_g)) return body;
   return { ...body, start: { ...start, parts: start.parts.map(({ actual_g: _assumed, ...part }) => part) } };
+}
+
+/** The third version said "school" for a way of shaping, and "outcome" for a defect. */
+function inTheFieldsWords({ school, outcome, ...body }: StoredEntry["body"]): StoredEntry["body"] {
+  if (body.kind === "fill-set" && school !== undefined) return { ...body, shaping: school };
+  return body.kind === "came-out" ? { ...body, defect: outcome } : { ...body, ...present({ school, outcome }) };
 }

@@ -105,7 +105,7 @@ describe("what is set by hand is held against the plan", () => {
   test("a volume is of a place that is there, a fill of a damage that is there", () => {
     expect(ask({ kind: "fill-set", volumes: [{ place: "d1/loss", cm3: 2, by: "clay" }] })).toBeUndefined();
     expect(ask({ kind: "fill-set", volumes: [{ place: "d1/rim", cm3: 2, by: "clay" }] })).toContain("no place d1/rim");
-    expect(ask({ kind: "fill-set", damage: "d7", school: "model" })).toContain("no such damage");
+    expect(ask({ kind: "fill-set", damage: "d7", shaping: "model" })).toContain("no such damage");
   });
 
   test("one steps back to a grade that exists and was walked", () => {

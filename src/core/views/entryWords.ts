@@ -1,9 +1,9 @@
 import { gradeLabel, STANCE_LABELS, stationLabel } from "../catalogue";
-import { LOOKS } from "../colour/looks.data";
+import { COAT_DEFECTS } from "../colour/coatDefects.data";
 import type { Lab } from "../colour/spectrum";
 import { stateRow } from "../colour/states.data";
-import { OUTCOMES } from "../fill/outcomes.data";
-import { SCHOOLS, textureRow } from "../fill/schools.data";
+import { MIX_DEFECTS } from "../fill/mixDefects.data";
+import { SHAPINGS, textureRow } from "../fill/shaping.data";
 import { spotRow } from "../fill/spots.data";
 import { gradeIn } from "../level/ladder";
 import { takenOf } from "../mix/batches";
@@ -20,8 +20,8 @@ type Names = ReadonlyMap<string, string>;
 type Sayings = { readonly [K in EventKind]: (body: BodyOf<K>, names: Names) => string };
 
 const CAME_OUT_LABELS: ReadonlyMap<string, string> = new Map([
-  ...OUTCOMES.map(({ outcome, label }) => [outcome, label] as const),
-  ...LOOKS.map(({ look, label }) => [look, label] as const),
+  ...MIX_DEFECTS.map(({ defect, label }) => [defect, label] as const),
+  ...COAT_DEFECTS.map(({ defect, label }) => [defect, label] as const),
 ]);
 
 const AGAINST = { "too-early": "too early", "too-late": "too late", blocked: "out of order" } as const;
@@ -62,9 +62,9 @@ const SAY: Sayings = {
   "shards-mapped": ({ count, touching, order = [] }) =>
     `Mapped ${count} shards, ${counted(touching.length, "touch", "touches")}${order.length > 0 ? `; joined ${order.map(sittingText).join("; ")}` : ""}`,
   "form-chosen": ({ form, reason }) => `Form: ${form}${reason ? `. ${reason}` : ""}`,
-  "fill-set": ({ school, texture, proud_mm, extra_pct, volumes = [] }, names) =>
+  "fill-set": ({ shaping, texture, proud_mm, extra_pct, volumes = [] }, names) =>
     `Fill: ${[
-      SCHOOLS.find((row) => row.school === school)?.label.toLowerCase(),
+      SHAPINGS.find((row) => row.shaping === shaping)?.label.toLowerCase(),
       texture && textureRow(texture).label.toLowerCase(),
       proud_mm === undefined ? undefined : `${plain(proud_mm, 2)} mm proud`,
       extra_pct === undefined ? undefined : `${plain(extra_pct, 0)} % over the need`,
@@ -102,8 +102,8 @@ const SAY: Sayings = {
     `Recipe ${called}: ${parts.map((part) => `${part.name} ${plain(part.pct, part.pct < 10 ? 1 : 0)} %${mass_g ? ` (${doseGrams((mass_g * part.pct) / 100)})` : ""}`).join(", ")}${off === undefined ? "" : `, reckoned ${plain(off, 1)} dE00 off`}${ended ? `, dried to ${labText(ended)}` : ""}`,
   "swatch-read": ({ name: called, state, lab, by }) => `Swatch ${called}, ${stateRow(state).label}: ${labText(lab)}, ${by}`,
   "found-soft": ({ op, note }, names) => `Still soft: ${opName({ op }, names)}${note ? `. ${note}` : ""}`,
-  "came-out": ({ op, outcome, causes = [], next }, names) =>
-    `${opName({ op }, names)}: ${inSentence(CAME_OUT_LABELS.get(outcome) ?? outcome)}. ${causes.length > 0 ? `Likely: ${causes.join(" ")}` : "Nothing on record tells why."}${next ? ` Next: ${next}` : ""}`,
+  "came-out": ({ op, defect, causes = [], next }, names) =>
+    `${opName({ op }, names)}: ${inSentence(CAME_OUT_LABELS.get(defect) ?? defect)}. ${causes.length > 0 ? `Likely: ${causes.join(" ")}` : "Nothing on record tells why."}${next ? ` Next: ${next}` : ""}`,
   "sheen-read": ({ here_gu, beside_gu, next }) =>
     `Sheen: ${plain(here_gu, 0)} gloss units here, ${plain(beside_gu, 0)} beside it${next ? `. ${next}` : ""}`,
   parted: ({ title }) => `Treated apart from here on: ${title}`,

@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { OVERSIZE_MM, oversizeOf } from "../fill/schools.data";
+import { OVERSIZE_MM, oversizeOf } from "../fill/shaping.data";
 import type { EventBody } from "../record/events.schema";
 import { cutsOf } from "./cut";
 import { entryWords } from "./entryWords";
@@ -12,7 +12,7 @@ const MIX = "r1/fill/mix-1/epoxy-putty";
 
 describe("the two schools", () => {
   test("modelled soft: shaped while it is workable, to the line, and nothing is carved", () => {
-    const told = [...CHOSEN, set({ school: "model" })];
+    const told = [...CHOSEN, set({ shaping: "model" })];
     const model = op(told, "r1/fill/model/d1");
     expect(model.after.find(({ op: before }) => before === "r1/fill/mix-2/epoxy-putty")).toMatchObject({ closes: "working" });
     expect(ids(told)).not.toContain("r1/fill/carve-hard/d1");
@@ -20,7 +20,7 @@ describe("the two schools", () => {
   });
 
   test("built over size: roughed out while firm, carved when hard, looked at after that", () => {
-    const told = [...CHOSEN, set({ school: "carve" })];
+    const told = [...CHOSEN, set({ shaping: "carve" })];
     const order = ids(told).filter((id) => /place-2|blade|carve-hard|check-fill/.test(id));
     expect(order).toEqual(["r1/fill/place-2/d1/loss", "r1/fill/blade/d1", "r1/fill/carve-hard/d1", "r1/fill/check-fill/d1"]);
     expect(op(told, "r1/fill/place-2/d1/loss").text).toContain("1.1 mm proud");
@@ -33,10 +33,10 @@ describe("the two schools", () => {
     expect([oversizeOf(1), oversizeOf(20), oversizeOf(90)]).toEqual([OVERSIZE_MM[0], 2, OVERSIZE_MM[1]]);
   });
 
-  test("a low spot that is found later is stopped flush, whatever the school was", () => {
+  test("a low spot that is found later is stopped flush, however the loss was shaped", () => {
     const found = done("r1/fill/check-fill/d1", { surface_mm: -0.4 });
     const again: EventBody = { kind: "round-opened", station: "fill", places: ["d1/loss"], because: "low", low_mm: 0.4 };
-    const second = ids([...CHOSEN, set({ school: "carve", texture: "sponge" }), ...ready, [20, found], [10, again]]).filter((id) =>
+    const second = ids([...CHOSEN, set({ shaping: "carve", texture: "sponge" }), ...ready, [20, found], [10, again]]).filter((id) =>
       id.startsWith("r2/fill"),
     );
     expect(second.some((id) => /carve-hard|model|texture/.test(id))).toBe(false);
@@ -89,7 +89,7 @@ describe("what is known better than proposed", () => {
   test("all of it stands in the record in words", () => {
     const body: EventBody = {
       kind: "fill-set",
-      school: "carve",
+      shaping: "carve",
       texture: "stamp",
       proud_mm: 2,
       extra_pct: 20,

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import type { LogEntry } from "../record/events.schema";
+import { BODY_VERSION } from "../record/events.schema";
 import { readLog } from "../record/treatment";
 import { closingView } from "./closing";
 import { toldEntries } from "./judged";
@@ -57,7 +58,7 @@ test("written in whatever order, the log is told in the order of the work, with 
     [...CHOSEN, ...order].map(([ago, body], i) => ({
       id: idOf(i + 1),
       seq: i + 1,
-      v: 3,
+      v: BODY_VERSION,
       at: new Date(NOON - ago * MINUTE).toISOString(),
       body,
     }));

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { type ClassName, DAMAGE_KINDS, SUBSTRATES, type Substrate } from "../catalogue";
 import { check } from "../problem";
 import type { EventBody, LogEntry } from "../record/events.schema";
+import { BODY_VERSION } from "../record/events.schema";
 import { readLog } from "../record/treatment";
 import { type Survey, SurveySchema } from "../survey/survey.schema";
 import { fromSchema } from "../units/fromSchema.fixture";
@@ -24,7 +25,7 @@ const AIR = { temp_C: 18, rh_pct: 50 };
 const line = (body: EventBody, seq: number): LogEntry => ({
   id: `00000000-0000-4000-8000-${String(seq).padStart(12, "0")}`,
   seq,
-  v: 3,
+  v: BODY_VERSION,
   at: new Date(AT - 7_200_000 + seq * 60_000).toISOString(),
   body,
 });

@@ -1,7 +1,7 @@
 import { type ClassName, guardsOf, type Role, type Station } from "../catalogue";
-import { type CoatFacts, looksOf } from "../colour/looks";
+import { type CoatFacts, coatDefectsOf } from "../colour/coatDefects";
 import { workingRange } from "../cure/working";
-import { type MixFacts, outcomesOf } from "../fill/outcome";
+import { type MixFacts, mixDefectsOf } from "../fill/mixDefects";
 import { nextBatch } from "../mix/batches";
 import type { CameOutWay } from "../mix/causes";
 import { candidatesAt } from "../plan/links";
@@ -239,8 +239,8 @@ function cameOut(
   against: Against | undefined,
 ): { came_out?: readonly CameOutWay<CameOut>[] } {
   if (body.kind !== "done" || !body.start) return {};
-  if (op.starts === "mixed") return { came_out: outcomesOf(mixFacts(op, body, body.start)) };
-  return op.starts === "coated" ? { came_out: looksOf(coatFacts(op, body.start, against)) } : {};
+  if (op.starts === "mixed") return { came_out: mixDefectsOf(mixFacts(op, body, body.start)) };
+  return op.starts === "coated" ? { came_out: coatDefectsOf(coatFacts(op, body.start, against)) } : {};
 }
 
 function mixFacts({ hands_min }: Operation, body: BodyOf<"done">, start: Start): MixFacts {

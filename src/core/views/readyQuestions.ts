@@ -1,8 +1,8 @@
 import type { MaterialClass } from "../catalogue";
 import { middle } from "../catalogue";
 import { workingRange } from "../cure/working";
-import { aidsFor } from "../match/aids";
 import { factsOf } from "../match/case";
+import { releasesFor } from "../match/releases";
 import type { WorkedDamage } from "../plan/damageContext";
 import { joinsASitting } from "../ready/assembly";
 import type { FormFacts } from "../ready/forms.data";
@@ -50,7 +50,7 @@ export function formQuestion({ context, links, places, survey, asked: asks }: Wo
       pours: filler.material.group === "plaster",
       loss_cm3: lost.reduce((sum, place) => sum + volumeOf(place), 0),
     },
-    releases: aidsFor(
+    releases: releasesFor(
       asked,
       links.map(({ role, material }) => ({ role, row: material })),
     )

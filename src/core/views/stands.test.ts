@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { check } from "../problem";
-import { EventBody, type LogEntry } from "../record/events.schema";
+import { BODY_VERSION, EventBody, type LogEntry } from "../record/events.schema";
 import { readLog } from "../record/treatment";
 import { fromSchema } from "../units/fromSchema.fixture";
 import { admit } from "./admit";
@@ -23,7 +23,7 @@ let ids = 0;
 function line(body: EventBody, seq: number, corrects?: string): LogEntry {
   ids += 1;
   const id = `00000000-0000-4000-8000-${String(ids).padStart(12, "0")}`;
-  return { id, seq, v: 3, at: new Date(AT - 3_600_000 + seq * 1000).toISOString(), body, ...(corrects ? { corrects } : {}) };
+  return { id, seq, v: BODY_VERSION, at: new Date(AT - 3_600_000 + seq * 1000).toISOString(), body, ...(corrects ? { corrects } : {}) };
 }
 const begun = () => [surveyed(), matched].map((body, i) => line(body, i + 1));
 

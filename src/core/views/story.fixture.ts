@@ -1,5 +1,6 @@
 import type { ClassName } from "../catalogue";
 import type { BodyOf, EventBody, LogEntry } from "../record/events.schema";
+import { BODY_VERSION } from "../record/events.schema";
 import { readLog, type Treatment } from "../record/treatment";
 import type { Damage, DamageOf } from "../survey/measures.data";
 import { wall } from "../units";
@@ -26,7 +27,7 @@ export function logOf(...entries: readonly Told[]): LogEntry[] {
   return entries.map(([minutesAgo, body, corrects], i) => ({
     id: idOf(i + 1),
     seq: i + 1,
-    v: 3,
+    v: BODY_VERSION,
     at: new Date(NOON - minutesAgo * MINUTE).toISOString(),
     by: "M.",
     ...(corrects ? { corrects } : {}),

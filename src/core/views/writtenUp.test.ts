@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import type { EventBody } from "../record/events.schema";
+import { BODY_VERSION } from "../record/events.schema";
 import { readLog } from "../record/treatment";
 import { admit } from "./admit";
 import { operationViews } from "./operationView";
@@ -60,7 +61,7 @@ test("what is proposed can be kept as it is, however long ago hands began: the r
           log.push({
             id: crypto.randomUUID(),
             seq: log.length + 1,
-            v: 3,
+            v: BODY_VERSION,
             at: new Date(each.at ?? 0).toISOString(),
             body: body(each),
           });

@@ -1,11 +1,11 @@
 import { Sign } from "../signs/Sign";
-import { Aids } from "./Aids";
 import type { Desk } from "./desk";
 import { ChainStrip } from "./MatchChain";
 import { MatchMatrix } from "./MatchMatrix";
 import { Openers } from "./Openers";
 import { TakeBack } from "./presses";
 import { Refused } from "./Refused";
+import { Releases } from "./Releases";
 import { WhyNot } from "./WhyNot";
 
 /** What the rules say to a question; drawn on the server, where the rules and the catalogue are. */
@@ -22,7 +22,7 @@ export function MatchView({ desk }: { desk: Desk }) {
         </p>
       )}
       <ChainStrip chain={chain} clashes={clashes} keyRole={key} forced={question.forced} />
-      <Aids facts={facts} chain={chain} />
+      <Releases facts={facts} chain={chain} />
       <WhyNot asked={question.why_not ?? ""} found={found} facts={facts} places={places} />
       <Refused role={role} found={found} changes={changes} />
     </>

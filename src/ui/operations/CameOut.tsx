@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import type { CameOutWay } from "@/core/mix/causes";
-import type { CameOut as Outcome } from "@/core/record/events.schema";
+import type { CameOut as Defect } from "@/core/record/events.schema";
 import { present } from "@/core/units";
 import type { OperationView } from "@/core/views/operationView";
 import { Sign } from "../signs/Sign";
@@ -9,17 +9,17 @@ import { useLog } from "../treatment/TreatmentLog";
 
 interface Props {
   readonly operation: OperationView;
-  readonly ways: readonly CameOutWay<Outcome>[];
+  readonly ways: readonly CameOutWay<Defect>[];
 }
 
 /** How a mix or a coat came out, and where it came out badly what it may come from: what the record speaks for first; and what to change. */
 export function CameOut({ operation, ways }: Props) {
   const log = useLog();
-  const [outcome, setOutcome] = useState<Outcome>();
-  const way = ways.find((each) => each.outcome === outcome);
-  const record = async ({ outcome: found, causes, next }: CameOutWay<Outcome>) => {
+  const [defect, setDefect] = useState<Defect>();
+  const way = ways.find((each) => each.defect === defect);
+  const record = async ({ defect: found, causes, next }: CameOutWay<Defect>) => {
     const seen = causes.filter(({ seen: speaks }) => speaks).map(({ text }) => text);
-    if (await log.write({ kind: "came-out", op: operation.id, outcome: found, causes: seen, ...present({ next }) })) setOutcome(undefined);
+    if (await log.write({ kind: "came-out", op: operation.id, defect: found, causes: seen, ...present({ next }) })) setDefect(undefined);
   };
   return (
     <details>
@@ -28,11 +28,11 @@ export function CameOut({ operation, ways }: Props) {
         <div className="chips">
           {ways.map((each) => (
             <button
-              key={each.outcome}
+              key={each.defect}
               type="button"
               className="chip"
-              aria-pressed={outcome === each.outcome}
-              onClick={() => setOutcome(outcome === each.outcome ? undefined : each.outcome)}
+              aria-pressed={defect === each.defect}
+              onClick={() => setDefect(defect === each.defect ? undefined : each.defect)}
             >
               {each.label}
             </button>

@@ -1,5 +1,5 @@
 "use client";
-import { SCHOOLS, type School, TEXTURES, type Texture } from "@/core/fill/schools.data";
+import { SHAPINGS, type Shaping, TEXTURES, type Texture } from "@/core/fill/shaping.data";
 import type { BodyOf } from "@/core/record/events.schema";
 import { plain } from "@/core/units";
 import { useKept } from "../forms/kept";
@@ -20,7 +20,7 @@ export interface FillSet {
   readonly set?: BodyOf<"fill-set">;
 }
 
-/** The school of shaping, the grain of the surface, how proud it is laid, how much is mixed over the need. */
+/** How it is shaped, the grain of the surface, how proud it is laid, how much is mixed over the need. */
 export function FillSets({ sets }: { sets: readonly FillSet[] }) {
   return sets.map((each) => <OneSet key={each.damage} {...each} several={sets.length > 1} />);
 }
@@ -34,7 +34,11 @@ function OneSet({ several, ...fill }: FillSet & { several: boolean }) {
         Shape, grain, overfill{several ? `: ${label.toLowerCase()}` : ""}
       </summary>
       {shaped && (
-        <Schools chosen={set?.school} choose={(school) => void log.write({ ...set, school, kind: "fill-set", damage })} busy={log.busy} />
+        <Shapings
+          chosen={set?.shaping}
+          choose={(shaping) => void log.write({ ...set, shaping, kind: "fill-set", damage })}
+          busy={log.busy}
+        />
       )}
       <p className="txt-label pt-3">Grain, given before it skins</p>
       <Segmented
@@ -51,17 +55,17 @@ function OneSet({ several, ...fill }: FillSet & { several: boolean }) {
   );
 }
 
-function Schools({ chosen, choose, busy }: { chosen: School | undefined; choose: (school: School) => void; busy: boolean }) {
+function Shapings({ chosen, choose, busy }: { chosen: Shaping | undefined; choose: (shaping: Shaping) => void; busy: boolean }) {
   return (
     <div className="grid gap-2 pt-2 sm:grid-cols-2">
-      {SCHOOLS.map(({ school, label, how, tools, suits }) => (
-        <div key={school} className={`way ${chosen === school ? "chosen" : ""}`}>
+      {SHAPINGS.map(({ shaping, label, how, tools, suits }) => (
+        <div key={shaping} className={`way ${chosen === shaping ? "chosen" : ""}`}>
           <div className="flex items-start justify-between gap-2">
             <h3>{label}</h3>
-            {chosen === school ? (
+            {chosen === shaping ? (
               <Sign name="done">Chosen</Sign>
             ) : (
-              <button type="button" className="btn small" disabled={busy} onClick={() => choose(school)} aria-label={`Choose: ${label}`}>
+              <button type="button" className="btn small" disabled={busy} onClick={() => choose(shaping)} aria-label={`Choose: ${label}`}>
                 Choose
               </button>
             )}

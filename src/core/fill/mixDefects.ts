@@ -3,7 +3,7 @@ import { takenOf, type Weighed } from "../mix/batches";
 import { type CameOutWay, type Cause, type CauseRow, likely, silent } from "../mix/causes";
 import { RATIO_OFF_PCT } from "../mix/weighing";
 import { formatMinutes, plain } from "../units";
-import { OUTCOMES, type Outcome } from "./outcomes.data";
+import { MIX_DEFECTS, type MixDefect } from "./mixDefects.data";
 
 /** What is on record of a mix, and what its class asks. */
 export interface MixFacts {
@@ -47,8 +47,8 @@ function tooThick({ thickness_mm, max_layer_mm }: MixFacts): string {
   return `It was laid ${plain(thickness_mm)} mm thick; ${plain(max_layer_mm)} mm is the most in one layer.`;
 }
 
-/** Causes by outcome. Trade practice; what each looks at stands in the record. */
-const CAUSES: ReadonlyArray<CauseRow<MixFacts, Outcome>> = [
+/** Causes by defect. Trade practice; what each looks at stands in the record. */
+const CAUSES: ReadonlyArray<CauseRow<MixFacts, MixDefect>> = [
   {
     of: ["still-soft"],
     speaks: ({ temp_C, min_C }) => (temp_C < min_C ? 3 : 0),
@@ -109,8 +109,8 @@ const CAUSES: ReadonlyArray<CauseRow<MixFacts, Outcome>> = [
 ];
 
 /** Every way a mix may come out badly, with what it may come from by its record. */
-export const outcomesOf = (facts: MixFacts): CameOutWay<Outcome>[] =>
-  OUTCOMES.map(({ outcome, label }) => ({ outcome, label, causes: causesOf(outcome, facts) }));
+export const mixDefectsOf = (facts: MixFacts): CameOutWay<MixDefect>[] =>
+  MIX_DEFECTS.map(({ defect, label }) => ({ defect, label, causes: causesOf(defect, facts) }));
 
-/** Likely causes of an outcome, what the record speaks for most first. */
-export const causesOf = (outcome: Outcome, facts: MixFacts): Cause[] => likely(CAUSES, outcome, facts);
+/** Likely causes of a defect, what the record speaks for most first. */
+export const causesOf = (defect: MixDefect, facts: MixFacts): Cause[] => likely(CAUSES, defect, facts);

@@ -1,17 +1,17 @@
-import { aidsFor } from "@/core/match/aids";
 import type { Facts } from "@/core/match/case";
 import type { Judgement } from "@/core/match/judge";
+import { releasesFor } from "@/core/match/releases";
 import { Sign } from "../signs/Sign";
 
 /** Release agents and masks against the whole chain: what parts, what sticks, what must be off before colour. */
-export function Aids({ facts, chain }: { facts: Facts; chain: readonly Judgement[] }) {
+export function Releases({ facts, chain }: { facts: Facts; chain: readonly Judgement[] }) {
   if (!chain.some(({ role }) => role === "filler" || role === "adhesive")) return null;
   return (
     <details className="mt-4">
       <summary className="link-btn flex items-center">Release and masking for this chain</summary>
       <table className="lst">
         <tbody>
-          {aidsFor(facts, chain).map(({ row, verdict, reasons }) => (
+          {releasesFor(facts, chain).map(({ row, verdict, reasons }) => (
             <tr key={row.class}>
               <td style={{ width: 190 }}>
                 <b>{row.name}</b>

@@ -1,6 +1,6 @@
 import { type CameOutWay, type CauseRow, likely, silent } from "../mix/causes";
 import { plain } from "../units";
-import { LOOKS, type Look } from "./looks.data";
+import { COAT_DEFECTS, type CoatDefect } from "./coatDefects.data";
 
 /** What is on record of a coat, and what its class asks. */
 export interface CoatFacts {
@@ -32,8 +32,8 @@ const cold = ({ temp_C, reference_C }: CoatFacts) => Math.max(0, reference_C - t
 const um = (mm: number) => `${plain(mm * 1000, 0)} µm`;
 const laidWords = ({ laid_mm, planned_mm }: CoatFacts) => `It was laid ${um(laid_mm)} wet, ${um(planned_mm)} were planned`;
 
-/** Causes by look. Trade practice; what each looks at stands in the record. */
-const CAUSES: ReadonlyArray<CauseRow<CoatFacts, Look>> = [
+/** Causes by defect. Trade practice; what each looks at stands in the record. */
+const CAUSES: ReadonlyArray<CauseRow<CoatFacts, CoatDefect>> = [
   {
     of: ["orange-peel"],
     speaks: warm,
@@ -98,5 +98,5 @@ const CAUSES: ReadonlyArray<CauseRow<CoatFacts, Look>> = [
 ];
 
 /** Every way a coat may look wrong, with what it may come from by its record, and what to change in the next one. */
-export const looksOf = (facts: CoatFacts): CameOutWay<Look>[] =>
-  LOOKS.map(({ look, label, next }) => ({ outcome: look, label, next, causes: likely(CAUSES, look, facts) }));
+export const coatDefectsOf = (facts: CoatFacts): CameOutWay<CoatDefect>[] =>
+  COAT_DEFECTS.map(({ defect, label, next }) => ({ defect, label, next, causes: likely(CAUSES, defect, facts) }));

@@ -1,10 +1,10 @@
 import { CLASS_ROWS, type MaterialClass } from "../catalogue";
 import type { Facts } from "./case";
 import type { Reason, Verdict } from "./judge";
-import { AID_RULES, type Link } from "./pairs.data";
+import { type Link, RELEASE_RULES } from "./pairs.data";
 
 /** A release agent or mask, judged against a whole chain. */
-export interface Aid {
+export interface JudgedRelease {
   readonly row: MaterialClass;
   readonly verdict: Verdict;
   readonly reasons: readonly Reason[];
@@ -13,15 +13,15 @@ export interface Aid {
 const RANK: Readonly<Record<Verdict, number>> = { fits: 0, "fits-if": 1, refused: 2 };
 
 /** What may keep this chain off moulds, cauls and neighbours: what fits first, what is refused last. */
-export function aidsFor(facts: Facts, chain: readonly Link[]): Aid[] {
+export function releasesFor(facts: Facts, chain: readonly Link[]): JudgedRelease[] {
   return CLASS_ROWS.filter(({ group }) => group === "release")
-    .map((row) => aidOf(facts, row, chain))
+    .map((row) => judgeRelease(facts, row, chain))
     .sort((a, b) => RANK[a.verdict] - RANK[b.verdict]);
 }
 
-function aidOf(facts: Facts, row: MaterialClass, links: readonly Link[]): Aid {
+function judgeRelease(facts: Facts, row: MaterialClass, links: readonly Link[]): JudgedRelease {
   const clashes = links.flatMap((link) =>
-    AID_RULES.filter(({ when }) => when(row, link, facts)).map(
+    RELEASE_RULES.filter(({ when }) => when(row, link, facts)).map(
       ({ id, effect, says, source }): Reason => ({ rule: id, effect, text: says({ role: "filler", row }, link), source }),
     ),
   );
@@ -29,7 +29,7 @@ function aidOf(facts: Facts, row: MaterialClass, links: readonly Link[]): Aid {
     row.bonds[facts.on.family] === undefined
       ? [
           {
-            rule: "aid-no-hold",
+            rule: "release-no-hold",
             effect: "refuse",
             text: `${row.name} is not made for ${facts.on.label.toLowerCase()}.`,
             source: row.source,

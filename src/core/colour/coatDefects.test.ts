@@ -1,5 +1,5 @@
-import { type CoatFacts, looksOf } from "./looks";
-import { LOOKS } from "./looks.data";
+import { type CoatFacts, coatDefectsOf } from "./coatDefects";
+import { COAT_DEFECTS } from "./coatDefects.data";
 
 const FINE: CoatFacts = {
   temp_C: 20,
@@ -12,15 +12,15 @@ const FINE: CoatFacts = {
   late: false,
   carrier: "ketone",
 };
-const seen = (look: string, over: Partial<CoatFacts> = {}) =>
-  looksOf({ ...FINE, ...over })
-    .find(({ outcome }) => outcome === look)
+const seen = (defect: string, over: Partial<CoatFacts> = {}) =>
+  coatDefectsOf({ ...FINE, ...over })
+    .find((each) => each.defect === defect)
     ?.causes.filter((cause) => cause.seen)
     .map(({ text }) => text) ?? [];
 
-test("of a coat laid as planned nothing on record speaks against it, and each look still says what it may be and what to change", () => {
-  const ways = looksOf(FINE);
-  expect(ways.map(({ outcome }) => outcome)).toEqual(LOOKS.map(({ look }) => look));
+test("of a coat laid as planned nothing on record speaks against it, and each defect still says what it may be and what to change", () => {
+  const ways = coatDefectsOf(FINE);
+  expect(ways.map(({ defect }) => defect)).toEqual(COAT_DEFECTS.map(({ defect }) => defect));
   for (const { causes, next } of ways) {
     expect(causes.some((cause) => cause.seen)).toBe(false);
     expect(causes.length).toBeGreaterThan(0);
@@ -37,8 +37,8 @@ test.each<[string, Partial<CoatFacts>, RegExp]>([
   ["crazed", { late: true }, /window of the coat under it had closed/],
   ["still-tacky", { temp_C: 6 }, /Under 10 °C it does not dry/],
   ["still-tacky", { carrier: "water", rh_pct: 80 }, /80 % water leaves slowly/],
-])("%s, %j: the record names it first", (look, over, words) => {
-  expect(seen(look, over)[0]).toMatch(words);
+])("%s, %j: the record names it first", (defect, over, words) => {
+  expect(seen(defect, over)[0]).toMatch(words);
 });
 
 test("what blooms is what cools as it dries: a coat thinned with water does not", () => {

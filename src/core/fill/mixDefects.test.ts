@@ -1,6 +1,6 @@
 import fc from "fast-check";
-import { causesOf, type MixFacts, shortPart } from "./outcome";
-import { OUTCOMES } from "./outcomes.data";
+import { causesOf, type MixFacts, shortPart } from "./mixDefects";
+import { MIX_DEFECTS } from "./mixDefects.data";
 
 const GOOD: MixFacts = {
   parts: [
@@ -18,7 +18,7 @@ const GOOD: MixFacts = {
   shrinkage_pct: [0.1, 0.5],
   dries: false,
 };
-const first = (outcome: (typeof OUTCOMES)[number]["outcome"], over: Partial<MixFacts>) => causesOf(outcome, { ...GOOD, ...over })[0];
+const first = (defect: (typeof MIX_DEFECTS)[number]["defect"], over: Partial<MixFacts>) => causesOf(defect, { ...GOOD, ...over })[0];
 const short = (grams: number) => [GOOD.parts[0], { name: "B", planned_g: 1, actual_g: grams }] as MixFacts["parts"];
 
 describe("what the record speaks for comes first", () => {
@@ -31,8 +31,8 @@ describe("what the record speaks for comes first", () => {
     ["set in the cup in the heat", ["set-in-cup", { temp_C: 29 }], /It was 29 °C/],
     ["streaks after a hurried stir", ["streaks", { hands_min: 2 }], /took 2 min, 5 min at least were planned/],
     ["sank, of a kind that shrinks", ["sank", { shrinkage_pct: [4, 8] }], /shrinks by 4 to 8 %/],
-  ])("%s", (_, [outcome, over], words) => {
-    const cause = first(outcome, over);
+  ])("%s", (_, [defect, over], words) => {
+    const cause = first(defect, over);
     expect(cause?.text).toMatch(words);
     expect(cause?.seen).toBe(true);
   });
@@ -49,12 +49,12 @@ test("what can't happen to a mix is not named: no dose and no stirring where not
 });
 
 test("where all went as planned the record speaks for nothing, and what it may be all the same is said", () => {
-  for (const { outcome } of OUTCOMES) {
-    const causes = causesOf(outcome, GOOD);
-    if (outcome !== "streaks") expect(causes.length).toBeGreaterThan(0);
+  for (const { defect } of MIX_DEFECTS) {
+    const causes = causesOf(defect, GOOD);
+    if (defect !== "streaks") expect(causes.length).toBeGreaterThan(0);
     // what did not happen is not named
     expect(causes.map(({ text }) => text).join(" ")).not.toMatch(/does not cure|short of|It took|It was|thick/);
-    expect([outcome, causes.filter(({ seen }) => seen)]).toEqual([outcome, []]);
+    expect([defect, causes.filter(({ seen }) => seen)]).toEqual([defect, []]);
   }
 });
 

@@ -1,22 +1,22 @@
 /** How a lost shape is given back: both are plans, with their own operations, oversize and tools. */
-export const SCHOOLS = [
+export const SHAPINGS = [
   {
-    school: "model",
+    shaping: "model",
     label: "Model it soft",
     how: "Shaped while it is workable, water or alcohol as slip, checked against the twin; little is left to level.",
     tools: "wet modelling tools, a finger, a profile cut from card",
     suits: "small losses, soft putties, shapes that a knife can’t reach",
   },
   {
-    school: "carve",
+    shaping: "carve",
     label: "Build over size, carve hard",
     how: "Laid over size, roughed out with a blade in the firm window, carved to the profile when hard.",
     tools: "knife, chisels, rasp, riffler files, the twin or its profile beside it",
     suits: "crisp profiles, edges, what must match a twin to a tenth",
   },
 ] as const;
-export type School = (typeof SCHOOLS)[number]["school"];
-export const SCHOOL_NAMES = SCHOOLS.map(({ school }) => school);
+export type Shaping = (typeof SHAPINGS)[number]["shaping"];
+export const SHAPING_NAMES = SHAPINGS.map(({ shaping }) => shaping);
 
 /** What is built over size to be carved stands so much prouder, mm: a tenth of the depth, between these. Trade practice. */
 export const OVERSIZE_MM = [0.8, 3] as const;
