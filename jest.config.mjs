@@ -17,7 +17,7 @@ const base = {
   modulePathIgnorePatterns: ["<rootDir>/.next/", "<rootDir>/.data/"],
 };
 
-/** `unit` needs nothing; `store` needs the scratch database that DATABASE_URL names, and runs in one worker. */
+/** `unit` needs nothing; `store` needs a scratch database for each worker, called after DATABASE_URL and its number. */
 export default {
   // a busy machine is no fault of what is tested
   testTimeout: 30_000,
@@ -27,6 +27,11 @@ export default {
       displayName: "unit",
       testMatch: ["<rootDir>/src/{core,formats,devices,ui}/**/*.test.ts", "<rootDir>/{bin,demo}/**/*.test.ts"],
     },
-    { ...base, displayName: "store", testMatch: ["<rootDir>/src/{work,store}/**/*.test.ts"] },
+    {
+      ...base,
+      displayName: "store",
+      setupFiles: ["<rootDir>/bin/lib/workerDatabase.cjs"],
+      testMatch: ["<rootDir>/src/{work,store}/**/*.test.ts"],
+    },
   ],
 };

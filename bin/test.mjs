@@ -3,7 +3,7 @@ import path from "node:path";
 import { buildApp } from "./lib/build.mjs";
 import { ensurePackages } from "./lib/packages.mjs";
 import { freePort, startCluster } from "./lib/postgres.mjs";
-import { quiet } from "./lib/run.mjs";
+import { heard, quiet } from "./lib/run.mjs";
 import { ensurePackage } from "./lib/system.mjs";
 
 const ROOT = path.resolve(import.meta.dirname, "..");
@@ -15,6 +15,8 @@ const tally = { passed: 0, failed: 0 };
 /** What took how long: the slowest are told at the end. */
 const times = [];
 const MOST_TOLD = 10;
+/** Workers of jest: as many as there are store databases. */
+const WORKERS = 2;
 
 process.chdir(ROOT);
 // no test may hang on the hour: the simulated sensor reads one air all day
@@ -26,11 +28,17 @@ ensurePackages(ROOT);
 mkdirSync(DATA, { recursive: true });
 const cluster = await startCluster({ folder: path.join(DATA, "scratch-pg"), firstPort: 54417, databases: [], scratch: true });
 try {
-  step("lint and format", "biome", ["check", "--error-on-warnings", "."]);
-  step("types: routes", "next", ["typegen"]);
-  step("types", "tsc", ["--noEmit", "-p", "."]);
-  step("import rules", "depcruise", ["src", "--config", ".dependency-cruiser.cjs"]);
-  step("dead code", "knip", []);
+  await besideOneAnother(
+    [
+      ["types: routes", "next", ["typegen"]],
+      ["types", "tsc", ["--noEmit", "-p", "."]],
+    ],
+    [
+      ["lint and format", "biome", ["check", "--error-on-warnings", "."]],
+      ["import rules", "depcruise", ["src", "--config", ".dependency-cruiser.cjs"]],
+      ["dead code", "knip", []],
+    ],
+  );
   await jest();
   await endToEnd();
 } finally {
@@ -46,17 +54,25 @@ function wanted(name) {
   return only.length === 0 || only.some((word) => name.includes(word));
 }
 
+/** Rows of steps, each row one after the other, the rows at the same time: there are two cores. */
+async function besideOneAnother(...rows) {
+  await Promise.all(
+    rows.map(async (row) => {
+      for (const [name, program, args] of row) await step(name, program, args);
+    }),
+  );
+}
+
 /** A step that passes or fails as a whole. */
-function step(name, program, args, env = {}) {
-  if (!wanted(name)) return true;
+async function step(name, program, args, env = {}) {
+  if (!wanted(name)) return;
   const began = Date.now();
-  const { status, stdout, stderr } = quiet(path.join(BIN, program), args, { env: { ...process.env, ...env }, maxBuffer: 1 << 28 });
-  const ok = status === 0;
+  const { code, output } = await heard(path.join(BIN, program), args, { ...process.env, ...env });
+  const ok = code === 0;
   tally[ok ? "passed" : "failed"] += 1;
   took(name, Date.now() - began);
   console.log(`${ok ? "✓" : "✗"} ${name} (${((Date.now() - began) / 1000).toFixed(1)} s)`);
-  if (!ok) console.log(stdout, stderr);
-  return ok;
+  if (!ok) console.log(output);
 }
 
 async function database(name) {
@@ -67,22 +83,23 @@ async function database(name) {
 
 async function jest() {
   if (!wanted("jest")) return;
-  const url = await database("scratch_store");
+  const url = await database("scratch_store_1");
+  await database("scratch_store_2");
   const report = path.join(DATA, "jest.json");
   rmSync(report, { force: true });
-  step("migrations: up", "tsx", ["bin/migrate.ts", "up"], { DATABASE_URL: url });
-  step("migrations: none missing", "tsx", ["bin/migrate.ts", "check"], { DATABASE_URL: url });
+  await step("migrations: up", "tsx", ["bin/migrate.ts", "up"], { DATABASE_URL: url });
+  await step("migrations: none missing", "tsx", ["bin/migrate.ts", "check"], { DATABASE_URL: url });
   // unit tests also in a zone on the other side of the date line: no time of day may leak in
   for (const [project, zone] of [
     ["unit", "Pacific/Auckland"],
     ["store", "Europe/Berlin"],
   ]) {
     rmSync(report, { force: true });
-    const workers = project === "store" ? ["--runInBand"] : ["--maxWorkers=100%"];
-    const { stderr } = quiet(path.join(BIN, "jest"), ["--selectProjects", project, "--json", `--outputFile=${report}`, ...workers], {
-      env: { ...process.env, DATABASE_URL: url, TZ: zone },
-      maxBuffer: 1 << 28,
-    });
+    const { output } = await heard(
+      path.join(BIN, "jest"),
+      ["--selectProjects", project, "--json", `--outputFile=${report}`, `--maxWorkers=${WORKERS}`],
+      { ...process.env, DATABASE_URL: url.replace(/_1$/, ""), TZ: zone },
+    );
     const found = existsSync(report)
       ? JSON.parse(readFileSync(report, "utf8"))
       : { numPassedTests: 0, numFailedTests: 0, numFailedTestSuites: 1 };
@@ -91,7 +108,7 @@ async function jest() {
       `jest, ${project}`,
       found.numPassedTests,
       found.numFailedTests + (found.numRuntimeErrorTestSuites ?? 0) || (found.success === false ? 1 : 0),
-      stderr,
+      output,
     );
   }
 }
@@ -101,8 +118,8 @@ async function endToEnd() {
   ensurePackage("chromium");
   buildApp(ROOT);
   const [empty, demo] = [await database("scratch_empty"), await database("scratch_demo")];
-  step("e2e: prepare empty", "tsx", ["bin/prepare.ts"], { DATABASE_URL: empty });
-  step("e2e: prepare demo", "tsx", ["bin/prepare.ts", "--demo"], { DATABASE_URL: demo });
+  await step("e2e: prepare empty", "tsx", ["bin/prepare.ts"], { DATABASE_URL: empty });
+  await step("e2e: prepare demo", "tsx", ["bin/prepare.ts", "--demo"], { DATABASE_URL: demo });
   const gate = await freePort(54517);
   const away = demo.replace(/:\d+\//, `:${gate}/`);
   const report = path.join(DATA, "playwright.json");

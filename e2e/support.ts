@@ -3,6 +3,7 @@ import { createRequire } from "node:module";
 import path from "node:path";
 import { type BrowserContext, test as base, expect, type Locator, type Page } from "@playwright/test";
 import sharp from "sharp";
+import { BODY_VERSION } from "../src/core/record/events.schema";
 import { readLog } from "../src/core/record/treatment";
 import { actsOf } from "../src/core/views/acts";
 import { operationViews } from "../src/core/views/operationView";
@@ -254,7 +255,7 @@ export async function workOff(page: Page, treatment: string, until: (id: string)
     const start = view?.start ? { start: { ...view.start, climate: AIR } } : {};
     const body = { kind: "done", op: next.id, hands_min: 5, ...start, against: { state: "too-early", because: "made ready for a test" } };
     const at = new Date(hoursAgo ? began + i * 600_000 : Date.now()).toISOString();
-    log.push({ id: crypto.randomUUID(), seq: log.length + 1, v: 3, at, body });
+    log.push({ id: crypto.randomUUID(), seq: log.length + 1, v: BODY_VERSION, at, body });
     entries.push({ key: crypto.randomUUID(), body, ...(hoursAgo ? { at } : {}) });
   }
   if (entries.length === 0) return;

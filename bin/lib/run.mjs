@@ -12,6 +12,15 @@ export function quiet(command, args, options = {}) {
   return spawnSync(command, args, { encoding: "utf8", ...options });
 }
 
+/** Run a command beside others: how it ended, and all that it said. */
+export async function heard(command, args, env) {
+  const proc = spawn(command, args, { env, stdio: ["ignore", "pipe", "pipe"] });
+  const said = [];
+  for (const stream of [proc.stdout, proc.stderr]) stream.on("data", (chunk) => said.push(chunk));
+  const code = await new Promise((resolve) => proc.once("close", resolve));
+  return { code, output: Buffer.concat(said).toString() };
+}
+
 /** A server keeps what it allocated for pictures in few places: in many, each stays as large as its largest ever was (glibc, mallopt 3). */
 export const FEW_ARENAS = { MALLOC_ARENA_MAX: "2" };
 

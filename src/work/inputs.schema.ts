@@ -193,5 +193,6 @@ export const DeskInput = strict({
   what_if: Type.Optional(strict(asked)),
   picks: byRole(),
   forced: byRole(),
+  shown: Type.Optional(byRole()),
   why_not: Type.Optional(Type.String({ maxLength: 60 })),
 });

@@ -4,7 +4,7 @@ import { freshShop } from "@/core/shop/shop";
 import { toolsOf } from "@/core/shop/tools";
 import type { ActBrief } from "@/core/views/brief";
 import { briefOf } from "@/core/views/briefOf";
-import { sjudgeRelease, troubleOf } from "@/core/views/stands";
+import { saidOf, troubleOf } from "@/core/views/stands";
 import { type PieceFacts, type Worked, worked } from "@/core/views/worked";
 import type { TreatmentRecord } from "@/store/queries";
 import type { Air } from "./climate";
@@ -62,7 +62,7 @@ export function workOutRecord(record: TreatmentRecord, air: Air, climate: CureIn
     return { record, treatment, ...work(treatment) };
   } catch (error) {
     const since = troubleOf(record.log, work);
-    const why = since ? sjudgeRelease(since) : `This record can’t be worked out: ${(error as Error).message}.`;
+    const why = since ? saidOf(since) : `This record can’t be worked out: ${(error as Error).message}.`;
     const broken_by = since && { entry: since.entry, seq: since.seq };
     return { record, treatment, brief: { ...briefOf(treatment, undefined, now), broken: why, ...(broken_by ? { broken_by } : {}) } };
   }

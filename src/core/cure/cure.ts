@@ -24,6 +24,12 @@ interface Stretch {
  * @throws {RangeError} if the samples are not in order of time
  */
 export function cure(input: CureInput): CureResult {
+  if ("samples" in input.climate) inOrderOfTime(input.climate.samples);
+  return cureInOrder(input);
+}
+
+/** The same where the samples are known to be in order of time: only what lies between start and the last stage asked is looked at. */
+export function cureInOrder(input: CureInput): CureResult {
   const clock = cureClock(input);
   const start = Date.parse(input.start);
   return {
@@ -44,37 +50,68 @@ export function cure(input: CureInput): CureResult {
 /** From reference minutes to minutes since start; undefined when the days asked are not enough. */
 function cureClock(input: CureInput): (referenceMinutes: number) => number | undefined {
   const speed = (temp_C: number) => rate(temp_C, input.reference_C, input.model, input.min_C);
-  const parts = stretches(input).flatMap((stretch) => splitAt(stretch, input.min_C));
-  const gains: number[] = []; // shared by all stages, filled as far as the slowest one asks
+  const coming = pieces(input);
+  const parts: Array<{ readonly part: Stretch; readonly gain: number }> = []; // shared by all stages, filled as far as the slowest one asks
+  const partAt = (i: number) => {
+    if (i < parts.length) return parts[i];
+    const { value: part } = coming.next();
+    if (part) parts.push({ part, gain: integral(part, part.to, speed) });
+    return parts[i];
+  };
   return (referenceMinutes) => {
     let left = referenceMinutes;
     if (left <= 0) return 0;
-    for (const [i, part] of parts.entries()) {
-      const gain = gains[i] ?? integral(part, part.to, speed);
-      gains[i] = gain;
-      if (gain >= left) return solve(part, left, speed);
-      left -= gain;
+    for (let i = 0; ; i++) {
+      const at = partAt(i);
+      if (!at) return undefined;
+      if (at.gain >= left) return solve(at.part, left, speed);
+      left -= at.gain;
     }
-    return undefined;
   };
 }
 
-/** The climate from start to the last day asked, in straight stretches of at most 5 °C of change. */
-function stretches({ climate, start, within_days = WITHIN_DAYS }: CureInput): Stretch[] {
+function inOrderOfTime(samples: ReadonlyArray<{ readonly at: string }>): void {
+  let before = -Infinity;
+  for (const [i, { at }] of samples.entries()) {
+    const time = Date.parse(at);
+    if (time < before) throw new RangeError(`climate sample ${i} is earlier than the one before`);
+    before = time;
+  }
+}
+
+/** The climate from start to the last day asked, in straight pieces of at most 5 °C of change, one after the other as they are asked for. */
+function* pieces(input: CureInput): Generator<Stretch, undefined> {
+  for (const stretch of stretches(input)) yield* splitAt(stretch, input.min_C);
+}
+
+function* stretches({ climate, start, within_days = WITHIN_DAYS }: CureInput): Generator<Stretch> {
   const until = within_days * DAY_MIN;
-  if ("constant_C" in climate) return [{ from: 0, to: until, fromC: climate.constant_C, toC: climate.constant_C }];
+  if ("constant_C" in climate) {
+    yield { from: 0, to: until, fromC: climate.constant_C, toC: climate.constant_C };
+    return;
+  }
+  const { samples } = climate;
   const origin = Date.parse(start);
-  const points = climate.samples.map(({ at, temp_C }) => ({ at: (Date.parse(at) - origin) / MINUTE, temp_C }));
-  points.forEach(({ at }, i) => {
-    if (i > 0 && at < (points[i - 1]?.at ?? at)) throw new RangeError(`climate sample ${i} is earlier than the one before`);
-  });
-  const first = points[0] as { at: number; temp_C: number };
-  const last = points.at(-1) as { at: number; temp_C: number };
-  const whole = [{ at: Math.min(0, first.at), temp_C: first.temp_C }, ...points, { at: until, temp_C: last.temp_C }];
-  return whole.slice(1).flatMap((end, i) => {
-    const begin = whole[i] as { at: number; temp_C: number };
-    return clip({ from: begin.at, to: end.at, fromC: begin.temp_C, toC: end.temp_C }, until);
-  });
+  const minute = (i: number) => (Date.parse(samples[i]?.at ?? start) - origin) / MINUTE;
+  const temp = (i: number) => samples[i]?.temp_C ?? 0;
+  const next = firstFrom(samples.length, (i) => minute(i) >= 0);
+  let begin = next > 0 ? { at: minute(next - 1), temp_C: temp(next - 1) } : { at: 0, temp_C: temp(0) };
+  for (let i = next; i <= samples.length && begin.at < until; i++) {
+    const end = i < samples.length ? { at: minute(i), temp_C: temp(i) } : { at: until, temp_C: begin.temp_C };
+    yield* clip({ from: begin.at, to: end.at, fromC: begin.temp_C, toC: end.temp_C }, until);
+    begin = end;
+  }
+}
+
+/** The first of `length` for which it is so, by halving: it is so for all that come after. */
+function firstFrom(length: number, is: (i: number) => boolean): number {
+  let [low, high] = [0, length];
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    if (is(middle)) high = middle;
+    else low = middle + 1;
+  }
+  return low;
 }
 
 function clip(stretch: Stretch, until: number): Stretch[] {

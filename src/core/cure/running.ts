@@ -1,5 +1,5 @@
 import { type MaterialClass, middle, type Stage } from "../catalogue";
-import { cure, withinDays } from "./cure";
+import { cureInOrder, withinDays } from "./cure";
 import type { CureInput } from "./cure.schema";
 import { paceOf } from "./pace";
 
@@ -31,7 +31,7 @@ export function stageTimes({ material, thickness_mm, at, rh_pct }: Start, climat
   const rates = [...new Set(paced.map(({ pace }) => pace.ea_kJ_mol))];
   const reached = new Map(
     rates.flatMap((ea_kJ_mol) =>
-      cure({
+      cureInOrder({
         stages: paced
           .filter(({ pace }) => pace.ea_kJ_mol === ea_kJ_mol)
           .map(({ stage, minutes, pace }) => ({ name: stage, minutes: minutes * pace.factor })),

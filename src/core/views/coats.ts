@@ -1,5 +1,6 @@
 import { type ClassName, dryFilmUm } from "../catalogue";
 import { COATS_BY_NAME } from "../colour/coats.data";
+import { RUBBED_FROM_UM } from "../colour/sheen";
 import type { Air } from "../cure/lag";
 import { materialOf } from "../plan/materialOf";
 import type { Operation } from "../plan/plan.schema";
@@ -35,6 +36,27 @@ export function clearFilm_um({ repair }: Worked): number {
     const row = isCoat(op) && op.role === "topcoat" ? materialOf(repair, op) : undefined;
     return row ? sum + dryFilmUm(row, op.thickness_mm ?? row.max_layer_mm) : sum;
   }, 0);
+}
+
+/** What the planned coats ask of the colour tools. */
+export interface ColourNeeds {
+  /** Transparent coats that are planned. */
+  readonly tints: number;
+  /** Classes that colour is mixed in. */
+  readonly classes: readonly ClassName[];
+  /** A clear film is rubbed to its sheen: whether it is too thin for that; absent = none is built. */
+  readonly sheen?: { readonly thin: boolean };
+}
+
+/** What the planned coats ask of the colour tools; no class = nothing is coloured. */
+export function colourNeeds(worked: Worked): ColourNeeds {
+  const coats = worked.repair.operations.filter(({ station }) => station === "colour");
+  const clear_um = clearFilm_um(worked);
+  return {
+    tints: coats.filter(({ kind }) => kind === "tint").length,
+    classes: [...new Set(coats.flatMap(({ role, class: name }) => (role === "colour" && name ? [name] : [])))],
+    ...(clear_um > 0 ? { sheen: { thin: clear_um < RUBBED_FROM_UM } } : {}),
+  };
 }
 
 /** What coats of one material come to laid thinner or thicker. */

@@ -1,9 +1,10 @@
 import type { Station } from "../catalogue";
 import { SPOTS, type Spot } from "../fill/spots.data";
 import { isPlaceOf } from "../record/opId";
-import { all, damageOf, type Treatment } from "../record/treatment";
+import { all, damageOf, STATION_ORDER, type Treatment } from "../record/treatment";
 import { plain, present } from "../units";
 import { isBegun } from "./admit";
+import type { Worked } from "./worked";
 
 /** A place on the condition map where something was found of a filled face. */
 export interface SpotView {
@@ -58,6 +59,12 @@ export function roundViews(treatment: Treatment, labels: ReadonlyMap<string, str
     because,
     begun: isBegun(treatment, seq),
   }));
+}
+
+/** The rounds that come through a station: opened for it or for one before it. */
+export function roundsThrough(station: Station, treatment: Treatment, { repair }: Pick<Worked, "repair">): RoundView[] {
+  const labels = new Map(repair.places.map((place) => [place.id, place.label]));
+  return roundViews(treatment, labels).filter((round) => STATION_ORDER.indexOf(round.station) <= STATION_ORDER.indexOf(station));
 }
 
 /** What is open of them as the reason of a round, and the deepest that was measured, mm; undefined where nothing is open. */

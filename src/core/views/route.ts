@@ -132,3 +132,17 @@ function tokensOf(treatment: Treatment, worked: Worked | undefined, brief: ActBr
   });
   return at;
 }
+
+/** The station that comes after this one for a treatment: the next that has something to do, else Close. */
+export function stationAfter(station: Station, worked: Worked | undefined): Station {
+  const needed = (each: Station) =>
+    worked === undefined || each === "close" || worked.repair.operations.some((operation) => operation.station === each);
+  return STATION_ORDER.slice(STATION_ORDER.indexOf(station) + 1).find(needed) ?? "close";
+}
+
+/** The stations of hands up to this one that had something to do: a round may go back to them. */
+export function stationsBack(station: Station, { repair }: Worked): Station[] {
+  const worked = new Set(repair.operations.map((operation) => operation.station));
+  const hands = STATION_ORDER.slice(STATION_ORDER.indexOf("ready"), STATION_ORDER.indexOf(station) + 1);
+  return hands.filter((each) => worked.has(each) && each !== "close");
+}

@@ -68,11 +68,11 @@ export function unplannable(log: readonly LogEntry[], entry: LogEntry, work: Wor
   const before = troubleOf(log, work);
   if (!before) return { path: fieldOf(body), message: `With this the repair can’t be worked out: ${message}.` };
   if (corrects !== undefined) return undefined;
-  return { path: "", message: `${sjudgeRelease(before)} Correct that entry or take it back first.` };
+  return { path: "", message: `${saidOf(before)} Correct that entry or take it back first.` };
 }
 
 const fieldOf = ({ kind }: EventBody): string => FIELD[kind] ?? "/body";
 
 /** The trouble in a sentence for whoever reads the page. */
-export const sjudgeRelease = ({ seq, words, message }: Trouble): string =>
+export const saidOf = ({ seq, words, message }: Trouble): string =>
   `This record can’t be worked out since entry ${seq}, “${words}”: ${message}.`;

@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { PieceKind } from "@/core/catalogue";
 import { isOpen } from "@/core/shop/shop";
@@ -8,6 +7,7 @@ import { byUrgency } from "@/core/views/actState";
 import { actAt, type BriefAct, type NextAct, waitsAt } from "@/core/views/brief";
 import { MOST_COUNTED } from "@/core/views/listed";
 import { useShortcut } from "../frame/keys";
+import { Link } from "../frame/Link";
 import { useNow, useShop, useWall } from "../frame/now";
 import { Tokens } from "../operations/Tokens";
 import type { ShelfItem } from "../shelf/Shelf";

@@ -1,10 +1,10 @@
 "use client";
-import Link from "next/link";
 import { type ReactNode, useMemo, useState } from "react";
 import type { Group } from "@/core/catalogue";
 import { figure, formatDate, formatGrams, inSentence } from "@/core/units";
 import type { ProductRow } from "@/core/views/cabinetRows";
 import type { GoingOff } from "@/core/views/stock";
+import { Link } from "../frame/Link";
 import { lazily } from "../frame/lazily";
 import { HatchSwatch } from "../signs/Hatches";
 import { type Column, DataTable } from "../table/DataTable";

@@ -1,11 +1,11 @@
 "use client";
-import Link from "next/link";
 import { useState } from "react";
 import { amountsOf } from "@/core/colour/amounts";
 import type { Lab } from "@/core/colour/spectrum";
 import { doseGrams, figure } from "@/core/units";
 import { type KeptRecipe, nearest } from "@/core/views/colours";
 import { Segmented } from "../forms/Segmented";
+import { Link } from "../frame/Link";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
 import { Patch } from "./ColourField";

@@ -1,8 +1,8 @@
 "use client";
-import Link from "next/link";
 import { useEffect, useRef } from "react";
 import { lastMinuteAt } from "@/core/views/brief";
 import type { ShelfItem } from "../shelf/Shelf";
+import { Link } from "./Link";
 import { useNow } from "./now";
 import { sound } from "./Tones";
 

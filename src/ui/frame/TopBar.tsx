@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { usePathname } from "next/navigation";
 import { OutboxButton } from "../outbox/OutboxButton";
 import { AtBench } from "./AtBench";
@@ -8,6 +7,7 @@ import { Clock } from "./Clock";
 import type { Air } from "./climate";
 import { DESTINATIONS } from "./destinations";
 import { FindOrJump } from "./FindOrJump";
+import { Link } from "./Link";
 import { Mark } from "./Mark";
 
 /** Mark, places, find-or-jump, climate and clock. */

@@ -1,6 +1,5 @@
 "use client";
 import { useState } from "react";
-import type { Hatch } from "@/core/catalogue";
 import { brace, braceWarnings, safetyWith } from "@/core/join/brace";
 import type { BraceInput, BraceKind, BraceResult } from "@/core/join/brace.schema";
 import { braceLabel } from "@/core/join/kinds.data";
@@ -10,6 +9,7 @@ import { STRENGTHS } from "@/core/join/strengths.data";
 import { braceSketch } from "@/core/plan/braceQuestion";
 import type { BodyOf } from "@/core/record/events.schema";
 import { figure, plain, present } from "@/core/units";
+import type { BraceQuestion } from "@/core/views/braceQuestions";
 import { useKept } from "../forms/kept";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
@@ -22,14 +22,8 @@ import { Drilling } from "./Drilling";
 import { Router, routerOf } from "./Router";
 import { SafetyBar } from "./SafetyBar";
 
-interface Props {
+interface Props extends BraceQuestion {
   readonly treatment: string;
-  readonly damage: string;
-  readonly question: BraceInput;
-  readonly hatch: Hatch;
-  /** What the chosen chain holds; it is looked at first. */
-  readonly planned?: BraceKind;
-  readonly recorded?: BodyOf<"braced">;
 }
 
 const JUDGEMENTS: Readonly<Record<"yes" | "no" | "optional", readonly [sign: SignName, word: string]>> = {

@@ -1,5 +1,5 @@
-import Link from "next/link";
 import { plain } from "@/core/units";
+import { Link } from "../frame/Link";
 import { PrintButton } from "../record/PrintButton";
 import "./drill-card.css";
 

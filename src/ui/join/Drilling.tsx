@@ -1,9 +1,9 @@
 "use client";
-import Link from "next/link";
 import { drillingOf, type Hole } from "@/core/join/drilling";
 import type { SizedBrace } from "@/core/join/sizing";
 import { drillsHere } from "@/core/shop/tools";
 import { counted, plain } from "@/core/units";
+import { Link } from "../frame/Link";
 import { useShop } from "../frame/now";
 
 const HOLE_LABELS: Readonly<Record<Hole["hole"], string>> = { pilot: "Pilot", hole: "Hole" };

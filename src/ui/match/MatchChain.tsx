@@ -2,9 +2,9 @@ import { ROLE_LABELS, type Role } from "@/core/catalogue";
 import { CONDITION_COST, KEY_WEIGHT } from "@/core/match/chains";
 import { type Judgement, type Reason, reasonsOf } from "@/core/match/judge";
 import { counted, figure } from "@/core/units";
+import type { Forced } from "@/core/views/desk/picks";
 import { Sign } from "../signs/Sign";
 import { Cautions } from "../stations/Cautions";
-import type { Forced } from "./picks";
 
 interface StripProps {
   readonly chain: readonly Judgement[];

@@ -2,9 +2,9 @@ import { ROLE_LABELS, type Role, STANCE_LABELS } from "@/core/catalogue";
 import type { Facts } from "@/core/match/case";
 import { columnsFor, doubtsOf, type Judgement, marksOf, type Reason, reasonsOf } from "@/core/match/judge";
 import { counted } from "@/core/units";
+import { keyOf, ordinal, shared, summary } from "@/core/views/desk/picks";
 import { HatchSwatch } from "../signs/Hatches";
 import { Dot } from "./Dot";
-import { keyOf, ordinal, shared, summary } from "./picks";
 import { ChooseButton, Reasons } from "./presses";
 import { ReasonList } from "./ReasonList";
 import { ScoreSum } from "./ScoreSum";
@@ -115,7 +115,7 @@ function CandidateRow({ judgement, common, place, chosen, change }: RowProps) {
               Chosen
             </b>
           ) : (
-            <ChooseButton of={keyOf(judgement)} name={row.name} />
+            <ChooseButton role={judgement.role} of={keyOf(judgement)} name={row.name} />
           )}
           {change && <span className="changed">{change}</span>}
         </td>

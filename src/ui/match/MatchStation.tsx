@@ -1,9 +1,12 @@
 "use client";
-import { useRef, useState, useTransition } from "react";
+import { useEffect, useEffectEvent, useRef, useState, useTransition } from "react";
 import { ROLE_LABELS, STANCE_LABELS, STANCES } from "@/core/catalogue";
+import { present } from "@/core/units";
+import type { Asked, DeskQuestion } from "@/core/views/desk/desk";
+import { picksOf } from "@/core/views/desk/picks";
+import { useKept } from "../forms/kept";
 import { Segmented } from "../forms/Segmented";
 import { Sign } from "../signs/Sign";
-import type { Asked, DeskQuestion } from "./desk";
 import type { AskDesk, DeskAnswer } from "./deskAnswer";
 import { type DeskActs, DeskContext } from "./deskContext";
 import { PlanButton } from "./PlanButton";
@@ -29,13 +32,23 @@ interface Props {
 
 /** Match: candidates with reasons, the stance, what if, why not, the chain, and what was refused and why. */
 export function MatchStation({ treatment, damage, way, because, input, question, first, ask, entry, stale, referrals }: Props) {
-  const { asked, answer, asking, trouble, change } = useAnswers(question, first, ask);
+  const { asked, answer, asking, trouble, change, forget } = useAnswers(
+    `match:${treatment}:${damage}:${entry ?? ""}`,
+    question,
+    first,
+    ask,
+  );
   if (!answer) return <p className="py-6 text-read leading-[24px]">“{way}” needs no material here. Correct the survey, or go on.</p>;
   const { role, roles, other, links, missing } = answer;
   const acts: DeskActs = {
-    choose: (key, reason) => {
-      const { [role]: _, ...others } = asked.forced;
-      change({ picks: { ...asked.picks, [role]: key }, forced: reason === undefined ? others : { ...others, [role]: reason } });
+    choose: (link, key, reason) => {
+      const { [link]: _, ...others } = asked.forced;
+      change({
+        role: link,
+        picks: { ...asked.picks, [link]: key },
+        forced: reason === undefined ? others : { ...others, [link]: reason },
+        shown: picksOf(links),
+      });
     },
     takeBack: () => {
       const { [role]: _, ...others } = asked.forced;
@@ -68,7 +81,7 @@ export function MatchStation({ treatment, damage, way, because, input, question,
             label="Stance"
             value={asked.stance}
             options={STANCES.map((each) => [each, STANCE_LABELS[each]] as const)}
-            onChange={(stance) => change({ stance })}
+            onChange={(stance) => change({ stance, shown: undefined })}
           />
           <PlanButton
             treatment={treatment}
@@ -78,6 +91,7 @@ export function MatchStation({ treatment, damage, way, because, input, question,
             missing={asking ? "Judging …" : missing}
             entry={entry}
             needsReason={referrals.length > 0}
+            planned={forget}
           />
         </div>
       </div>
@@ -110,17 +124,19 @@ export function MatchStation({ treatment, damage, way, because, input, question,
 /** Figures of a what-if are typed: the server is asked a moment after the last key. */
 const WHAT_IF_PAUSE_MS = 200;
 
-/** The question as it stands and the last answer to it; an answer that another question has overtaken is not shown. */
-function useAnswers(question: DeskQuestion, first: DeskAnswer | undefined, ask: AskDesk) {
+/**
+ * The question as it stands and the last answer to it; an answer that another question has overtaken is not shown. What was chosen is kept
+ * under `name` until it is planned: a tab, another damage or a reload takes nothing back.
+ */
+function useAnswers(name: string, question: DeskQuestion, first: DeskAnswer | undefined, ask: AskDesk) {
   const [asked, setAsked] = useState(question);
   const [answer, setAnswer] = useState<DeskAnswer>();
   const [trouble, setTrouble] = useState("");
   const [asking, startAsking] = useTransition();
+  const [kept, keep, forget] = useKept<Chosen | undefined>(name, undefined);
   const last = useRef(0);
   const pause = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const change = (to: { readonly [K in keyof DeskQuestion]?: DeskQuestion[K] | undefined }, pause_ms = 0) => {
-    const { what_if, ...rest } = { ...asked, ...to };
-    const next = { ...rest, ...(what_if === undefined ? {} : { what_if }) } as DeskQuestion;
+  const put = (next: DeskQuestion, pause_ms = 0) => {
     setAsked(next);
     last.current += 1;
     const mine = last.current;
@@ -139,5 +155,20 @@ function useAnswers(question: DeskQuestion, first: DeskAnswer | undefined, ask: 
       pause_ms,
     );
   };
-  return { asked, answer: answer ?? first, asking, trouble, change };
+  const restore = useEffectEvent(() => {
+    if (kept && last.current === 0) put({ ...question, ...kept });
+  });
+  useEffect(() => {
+    if (kept) restore();
+  }, [kept]);
+  const change = (to: { readonly [K in keyof DeskQuestion]?: DeskQuestion[K] | undefined }, pause_ms = 0) => {
+    const next = present({ ...asked, ...to }) as DeskQuestion;
+    const { what_if: _what, why_not: _why, ...chosen } = next;
+    keep(chosen);
+    put(next, pause_ms);
+  };
+  return { asked, answer: answer ?? first, asking, trouble, change, forget };
 }
+
+/** What is kept of a question: what was chosen, not what was only tried. */
+type Chosen = Omit<DeskQuestion, "what_if" | "why_not">;

@@ -16,10 +16,12 @@ interface PlanProps {
   readonly entry: string | undefined;
   /** The survey says to refer the piece: going on asks for a reason, which is recorded. */
   readonly needsReason: boolean;
+  /** It is on record. */
+  readonly planned: () => void;
 }
 
 /** Writes the choice in the log and leads on. */
-export function PlanButton({ treatment, damage, stance, links, missing, entry, needsReason }: PlanProps) {
+export function PlanButton({ treatment, damage, stance, links, missing, entry, needsReason, planned }: PlanProps) {
   const router = useRouter();
   const log = useLog();
   const [reason, setReason, forget] = useKept(`match-reason:${treatment}:${damage}`, "");
@@ -33,6 +35,7 @@ export function PlanButton({ treatment, damage, stance, links, missing, entry, n
     };
     if (!(await log.write(body, entry ? { corrects: entry } : {}))) return;
     forget();
+    planned();
     router.push(`/treatments/${treatment}`);
   };
   const blocked = missing || (needsReason && reason.trim() === "" ? "Say why it is done here all the same" : "");

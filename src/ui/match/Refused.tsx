@@ -2,9 +2,9 @@ import { ROLE_LABELS, type Role } from "@/core/catalogue";
 import { doubtsOf, reasonsOf } from "@/core/match/judge";
 import { insteadOf, REFER } from "@/core/match/match";
 import type { Matching } from "@/core/match/matching";
+import { insteadWords, keyOf, refusedOf } from "@/core/views/desk/picks";
 import { HatchSwatch } from "../signs/Hatches";
 import { Sign } from "../signs/Sign";
-import { insteadWords, keyOf, refusedOf } from "./picks";
 import { TakeAnyway } from "./presses";
 
 /** What was refused for a link, each with one sentence and what to use instead; nothing is hidden. */
@@ -38,7 +38,7 @@ export function Refused({ role, found, changes }: { role: Role; found: Matching;
               {judgement.fired.some(({ hazard }) => hazard) ? (
                 <span className="dim"> It guards people: no reason lifts it.</span>
               ) : (
-                <TakeAnyway of={keyOf(judgement)} name={judgement.row.name} />
+                <TakeAnyway role={judgement.role} of={keyOf(judgement)} name={judgement.row.name} />
               )}
             </span>
           </div>

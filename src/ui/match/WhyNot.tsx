@@ -3,8 +3,9 @@ import type { Facts } from "@/core/match/case";
 import { type Judgement, judge, reasonsOf } from "@/core/match/judge";
 import { factsAt } from "@/core/match/match";
 import type { AtPlaces, Matching } from "@/core/match/matching";
+import { keyOf } from "@/core/views/desk/picks";
 import { Sign } from "../signs/Sign";
-import { WhyNotSelect } from "./presses";
+import { ChooseButton, TakeAnyway, WhyNotSelect } from "./presses";
 import { ReasonList } from "./ReasonList";
 import { ScoreSum } from "./ScoreSum";
 
@@ -46,11 +47,14 @@ export function WhyNot({ asked, found, facts, places }: { asked: string; found: 
           </p>
           <ReasonList reasons={reasonsOf(judgement)} />
           <ScoreSum judgement={judgement} />
+          {judgement.verdict === "refused" ? <TakeAnyway {...candidate(judgement)} /> : <ChooseButton {...candidate(judgement)} />}
         </div>
       ))}
     </section>
   );
 }
+
+const candidate = (judged: Judgement) => ({ role: judged.role, of: keyOf(judged), name: judged.product?.name ?? judged.row.name });
 
 function rowFor(asked: string, { shelf }: Facts) {
   const product = shelf?.jars.find(({ id }) => id === asked);

@@ -1,7 +1,7 @@
 import type { ReactNode } from "react";
 import type { Role } from "@/core/catalogue";
 import type { ChainLink } from "@/core/match/match.schema";
-import type { DeskQuestion } from "./desk";
+import type { DeskQuestion } from "@/core/views/desk/desk";
 
 /** What the server answers to a question: what a press needs to know, and all the rest as it is shown. */
 export interface DeskAnswer {

@@ -1,13 +1,21 @@
 "use client";
 import { type ReactNode, useId, useState } from "react";
+import type { Role } from "@/core/catalogue";
 import { useHydrated } from "../forms/hydrated";
 import { useDesk } from "./deskContext";
 
+interface Candidate {
+  readonly role: Role;
+  /** A class, or a jar by its id. */
+  readonly of: string;
+  readonly name: string;
+}
+
 /** Takes a candidate for its link. */
-export function ChooseButton({ of, name }: { of: string; name: string }) {
+export function ChooseButton({ role, of, name }: Candidate) {
   const { choose } = useDesk();
   return (
-    <button type="button" className="btn small w-full" onClick={() => choose(of)} aria-label={`Choose ${name}`}>
+    <button type="button" className="btn small w-full" onClick={() => choose(role, of)} aria-label={`Choose ${name}`}>
       Choose
     </button>
   );
@@ -27,7 +35,7 @@ export function Reasons({ count, verdict, children }: { count: number; verdict: 
 }
 
 /** The restorer may know better: against the rule, with the reason on record. */
-export function TakeAnyway({ of, name }: { of: string; name: string }) {
+export function TakeAnyway({ role, of, name }: Candidate) {
   const { choose } = useDesk();
   const [reason, setReason] = useState("");
   return (
@@ -46,7 +54,7 @@ export function TakeAnyway({ of, name }: { of: string; name: string }) {
           type="button"
           className="btn small"
           disabled={reason.trim() === ""}
-          onClick={() => choose(of, reason.trim())}
+          onClick={() => choose(role, of, reason.trim())}
           aria-label={`Take ${name}`}
         >
           Take it

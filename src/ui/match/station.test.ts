@@ -5,8 +5,8 @@ import { workOut } from "@/core/plan/damageContext";
 import { atPlaces } from "@/core/plan/links";
 
 import type { Damage } from "@/core/survey/measures.data";
+import { deskOf, firstQuestion } from "@/core/views/desk/desk";
 import { AIR, wordsOf } from "../demo.fixture";
-import { deskOf, firstQuestion } from "./desk";
 import { MatchStation } from "./MatchStation";
 import { MatchView } from "./MatchView";
 

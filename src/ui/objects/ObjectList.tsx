@@ -1,9 +1,9 @@
 "use client";
-import Link from "next/link";
 import { useMemo, useState } from "react";
 import { actAt } from "@/core/views/brief";
 import type { ListName } from "@/core/views/listed";
 import { Segmented } from "../forms/Segmented";
+import { Link } from "../frame/Link";
 import { useNow } from "../frame/now";
 import { DataTable } from "../table/DataTable";
 import { COLUMNS, type Row } from "./columns";

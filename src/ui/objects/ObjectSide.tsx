@@ -1,6 +1,6 @@
 "use client";
-import Link from "next/link";
 import { stationLabel, substrateRow } from "@/core/catalogue";
+import { Link } from "../frame/Link";
 import { useWall } from "../frame/now";
 import type { Row } from "./columns";
 

@@ -1,7 +1,7 @@
-import Link from "next/link";
 import { stationLabel, substrateRow } from "@/core/catalogue";
 import { formatMinutes } from "@/core/units";
 import type { NextAct } from "@/core/views/brief";
+import { Link } from "../frame/Link";
 import { useNow, useWall } from "../frame/now";
 import { MiniRoute } from "../route/MiniRoute";
 import { HatchSwatch } from "../signs/Hatches";

@@ -1,8 +1,8 @@
 "use client";
-import Link from "next/link";
 import type { ActBrief } from "@/core/views/brief";
 import type { OperationView } from "@/core/views/operationView";
 import { platesOf } from "@/core/views/shelf";
+import { Link } from "../frame/Link";
 import { useNow, useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
 

@@ -1,5 +1,4 @@
 "use client";
-import Link from "next/link";
 import { type ReactNode, useState } from "react";
 import { type Station, stationLabel } from "@/core/catalogue";
 import { formatMinutes } from "@/core/units";
@@ -7,6 +6,7 @@ import type { ActBrief } from "@/core/views/brief";
 import type { OperationView, PlaceView } from "@/core/views/operationView";
 import type { RoundView } from "@/core/views/rounds";
 import type { Air } from "../frame/climate";
+import { Link } from "../frame/Link";
 import { OwnStep } from "../ready/OwnStep";
 import { Sign } from "../signs/Sign";
 import { Aside } from "./Aside";

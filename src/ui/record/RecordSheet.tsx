@@ -1,4 +1,3 @@
-import Link from "next/link";
 import { earlierGlueRow, STANCE_LABELS } from "@/core/catalogue";
 import type { WorkedDamage } from "@/core/plan/damageContext";
 import { type DamageRecord, type Entry, materialTaken, type Treatment } from "@/core/record/treatment";
@@ -10,6 +9,7 @@ import { formatMinutes, type Wall } from "@/core/units";
 import type { ClosingView, UsedRow } from "@/core/views/closing";
 import { entryWords } from "@/core/views/entryWords";
 import { spotsOf } from "@/core/views/rounds";
+import { Link } from "../frame/Link";
 import type { PhotographView } from "../stations/Photographs";
 import { ReviewTable } from "../stations/ReviewTable";
 import { ConditionMap, type DamageMark } from "../survey/ConditionMap";

@@ -1,9 +1,9 @@
 "use client";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import type { Station } from "@/core/catalogue";
 import type { RouteStop } from "@/core/views/route";
 import { useShortcut } from "../frame/keys";
+import { Link } from "../frame/Link";
 
 /** The way of a treatment, edge to edge: walked, now, to come, with the waits between. */
 export function Route({ treatment, stops, here }: { treatment: string; stops: readonly RouteStop[]; here: Station | "written-up" }) {

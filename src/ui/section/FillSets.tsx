@@ -1,24 +1,13 @@
 "use client";
 import { SHAPINGS, type Shaping, TEXTURES, type Texture } from "@/core/fill/shaping.data";
-import type { BodyOf } from "@/core/record/events.schema";
 import { plain } from "@/core/units";
+import type { FillSet } from "@/core/views/fillPlaces";
 import { useKept } from "../forms/kept";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
 import { Segmented } from "../forms/Segmented";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
-
-/** How one loss is filled: what is proposed, and what was set instead. */
-export interface FillSet {
-  readonly damage: string;
-  readonly label: string;
-  /** Its shape is given back by hand, in what hardens. */
-  readonly shaped: boolean;
-  readonly proud_mm: number;
-  readonly extra_pct: number;
-  readonly set?: BodyOf<"fill-set">;
-}
 
 /** How it is shaped, the grain of the surface, how proud it is laid, how much is mixed over the need. */
 export function FillSets({ sets }: { sets: readonly FillSet[] }) {

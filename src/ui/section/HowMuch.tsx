@@ -2,28 +2,13 @@
 import { byMeasures, type KnownVolume, known, together, VOLUME_WAYS, type VolumeWay } from "@/core/fill/volumeWays";
 import type { BodyOf } from "@/core/record/events.schema";
 import { doseGrams, plain } from "@/core/units";
+import type { FilledPlace } from "@/core/views/fillPlaces";
 import { useKept } from "../forms/kept";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
 import { Segmented } from "../forms/Segmented";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
-
-/** A place that is filled: its volume by its measures, and what it is filled with. */
-export interface FilledPlace {
-  readonly id: string;
-  readonly damage: string;
-  readonly label: string;
-  /** As it is planned, and by its measures alone. */
-  readonly cm3: number;
-  readonly measured_cm3: number;
-  readonly material: string;
-  readonly density: number;
-  /** Of the planned mixes, g: with what shrinks, stands proud and stays on the board. */
-  readonly planned_g: number;
-  /** What is set of its fill already. */
-  readonly set?: BodyOf<"fill-set">;
-}
 
 type Typed = Partial<Record<VolumeWay["way"], string>>;
 const MOST = 100_000;

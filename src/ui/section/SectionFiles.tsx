@@ -1,6 +1,6 @@
 "use client";
-import Link from "next/link";
 import { type RefObject, useState } from "react";
+import { Link } from "../frame/Link";
 import { pngOf, saveBlob, svgFile } from "./drawingFile";
 
 interface Props {

@@ -1,7 +1,7 @@
-import Link from "next/link";
 import { stationLabel } from "@/core/catalogue";
 import { PX_PER_MM } from "@/core/units";
 import type { Cut } from "@/core/views/cut";
+import { Link } from "../frame/Link";
 import { PrintButton } from "../record/PrintButton";
 import { Hatches } from "../signs/Hatches";
 import { Legend } from "./Legend";

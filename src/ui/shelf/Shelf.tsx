@@ -1,8 +1,8 @@
 "use client";
-import Link from "next/link";
 import { counted, inSentence } from "@/core/units";
 import type { ActBrief } from "@/core/views/brief";
 import { byRank, type Plate, platesOf } from "@/core/views/shelf";
+import { Link } from "../frame/Link";
 import { useNow, useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
 

@@ -3,6 +3,7 @@ import { type PointerEvent, useState } from "react";
 import type { PieceKind } from "@/core/catalogue";
 import { SPOTS, type Spot, spotRow } from "@/core/fill/spots.data";
 import { plain } from "@/core/units";
+import type { FilledDamage } from "@/core/views/filledDamages";
 import type { PlaceView } from "@/core/views/operationView";
 import { roundFor, type SpotView } from "@/core/views/rounds";
 import { useKept } from "../forms/kept";
@@ -16,18 +17,10 @@ import { MovableMark, type Place } from "../survey/MovableMark";
 import { useLog } from "../treatment/TreatmentLog";
 import { SpotDots } from "./SpotDots";
 
-interface SpotDamage {
-  readonly damage: string;
-  readonly title: string;
-  /** Where it is on the condition map, and what of it can be filled again. */
-  readonly mark?: Place;
-  readonly places: readonly PlaceView[];
-}
-
 interface Props {
   readonly kind: PieceKind;
   readonly photograph?: { readonly id: string; readonly caption: string };
-  readonly damages: readonly SpotDamage[];
+  readonly damages: readonly FilledDamage[];
   readonly spots: readonly SpotView[];
 }
 
@@ -70,7 +63,7 @@ export function Spots({ kind, photograph, damages, spots }: Props) {
 interface FinderProps {
   readonly kind: PieceKind;
   readonly photograph: Props["photograph"] | undefined;
-  readonly damage: SpotDamage;
+  readonly damage: FilledDamage;
   readonly spots: readonly SpotView[];
 }
 

@@ -1,9 +1,9 @@
 "use client";
-import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { STATIONS } from "@/core/catalogue";
 import { send } from "../forms/send";
+import { Link } from "../frame/Link";
 import { ImportDossier } from "../objects/ImportDossier";
 
 /** First use: what to do, the eight open rings, one main action, a practice piece. */

@@ -1,7 +1,7 @@
-import Link from "next/link";
 import type { ReactNode } from "react";
 import { type PieceKind, type Station, type Substrate, substrateRow } from "@/core/catalogue";
 import type { RouteStop } from "@/core/views/route";
+import { Link } from "../frame/Link";
 import { Route } from "../route/Route";
 import { PieceIcon } from "../signs/PieceIcon";
 import { Broken } from "../states/Broken";

@@ -1,9 +1,9 @@
 "use client";
-import Link from "next/link";
 import { useState } from "react";
 import type { PieceKind } from "@/core/catalogue";
 import type { SpotView } from "@/core/views/rounds";
 import { Segmented } from "../forms/Segmented";
+import { Link } from "../frame/Link";
 import { PieceIcon } from "../signs/PieceIcon";
 import { Sign } from "../signs/Sign";
 import { SpotDots } from "../spots/SpotDots";

@@ -1,5 +1,5 @@
 "use client";
-import Link from "next/link";
+import { Link } from "../frame/Link";
 import { Panel } from "../frame/Panel";
 import { useRemove } from "../frame/Undo";
 import type { MenuOf } from "./menuOf";

@@ -1,10 +1,10 @@
 "use client";
-import Link from "next/link";
 import { useEffect } from "react";
 import { counted, formatMinutes } from "@/core/units";
 import { minutesOf, type PlacedRow, type UpRow } from "@/core/views/writtenUp";
 import { FieldError } from "../forms/FieldError";
 import type { Air } from "../frame/climate";
+import { Link } from "../frame/Link";
 import { useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
 import { UpRowView } from "./UpRowView";

@@ -1,5 +1,5 @@
-import Link from "next/link";
 import { LISTS, ORDERS } from "@/core/views/listed";
+import { Link } from "@/ui/frame/Link";
 import { ImportDossier } from "@/ui/objects/ImportDossier";
 import { ObjectList } from "@/ui/objects/ObjectList";
 import { listPage } from "@/work/lists";

@@ -1,5 +1,5 @@
-import Link from "next/link";
 import { readLog } from "@/core/record/treatment";
+import { Link } from "@/ui/frame/Link";
 import { EditPiece } from "@/ui/objects/EditPiece";
 import { PieceActions } from "@/ui/objects/PieceActions";
 import { PieceIcon } from "@/ui/signs/PieceIcon";

@@ -1,6 +1,6 @@
-import Link from "next/link";
 import type { Station } from "@/core/catalogue";
 import { stationLabel } from "@/core/catalogue";
+import { Link } from "@/ui/frame/Link";
 
 /** A station that cannot compute yet says what comes first. */
 export function Earlier({ id, first, why }: { id: string; first: Station; why: string }) {

@@ -1,13 +1,12 @@
 import type { ReactNode } from "react";
 import type { Station } from "@/core/catalogue";
-import { STATION_ORDER } from "@/core/record/treatment";
 import { present, wall } from "@/core/units";
 import { buildOf } from "@/core/views/build";
 import type { BuildPlace } from "@/core/views/buildRows";
+import { filledDamages } from "@/core/views/filledDamages";
 import { operationViews, placeViews } from "@/core/views/operationView";
-import { type RoundView, roundViews, spotsOf } from "@/core/views/rounds";
-import { routeOf } from "@/core/views/route";
-import type { Worked } from "@/core/views/worked";
+import { roundsThrough, spotsOf } from "@/core/views/rounds";
+import { routeOf, stationAfter, stationsBack } from "@/core/views/route";
 import { Build } from "@/ui/build/Build";
 import { WorkStation } from "@/ui/operations/WorkStation";
 import { Spots } from "@/ui/spots/Spots";
@@ -50,9 +49,7 @@ export async function stationPage(
         ...present({ broken: item.brief.broken, broken_by: item.brief.broken_by }),
       };
       const stops = routeOf(treatment, worked, item.brief, wall(time_zone), now);
-      const needed = (each: Station) =>
-        worked === undefined || each === "close" || worked.repair.operations.some((operation) => operation.station === each);
-      const next = STATION_ORDER.slice(STATION_ORDER.indexOf(station as Station) + 1).find(needed) ?? "close";
+      const next = station === "written-up" ? "close" : stationAfter(station, worked);
       return (
         <StationFrame head={head} stops={stops} here={station} right={right}>
           {render({ ...page, id, next })}
@@ -71,20 +68,13 @@ export function buildPanel({ treatment, worked, products }: StationView, what: r
 /** What was found of the filled faces when they were looked at; nothing once it is closed, or where nothing is filled. */
 export function spotsPanel({ record, treatment, worked, damages, map_photograph, id }: StationView): ReactNode {
   if (!worked || treatment.closed) return null;
-  const all = placeViews(treatment, worked);
-  const filled = damages.flatMap(({ treatment: of, damage, title, mark }) => {
-    const places = all.filter(({ id: place, damage: on }) => on === damage && isFilled(worked, place));
-    return of === id && places.length > 0 ? [{ damage, title, places, ...present({ mark }) }] : [];
-  });
-  return (
-    <Spots kind={record.kind} damages={filled} spots={spotsOf(treatment)} {...(map_photograph ? { photograph: map_photograph } : {})} />
+  const filled = filledDamages(
+    treatment,
+    worked,
+    damages.filter(({ treatment: of }) => of === id),
   );
+  return <Spots kind={record.kind} damages={filled} spots={spotsOf(treatment)} {...present({ photograph: map_photograph })} />;
 }
-
-/** A round comes through the station that it was opened for and those behind it. */
-const comesThrough = (station: Station) => (round: RoundView) => STATION_ORDER.indexOf(round.station) <= STATION_ORDER.indexOf(station);
-
-const isFilled = ({ repair }: Worked, place: string) => repair.links.some((link) => link.place === place && link.role === "filler");
 
 /** A station of hands: its operations, or what has to come first. */
 export function workStation(
@@ -102,19 +92,17 @@ export function workStation(
         why="What is done here follows from survey and materials. Choose the chain at Match first."
       />
     );
-  const stations = new Set(worked.repair.operations.map((operation) => operation.station));
-  const back = STATION_ORDER.slice(2, STATION_ORDER.indexOf(station) + 1).filter((each) => stations.has(each) && each !== "close");
   return (
     <WorkStation
       treatment={id}
       station={station}
       operations={operationViews(treatment, worked, acts, products, now)}
       places={placeViews(treatment, worked)}
-      rounds={roundViews(treatment, new Map(worked.repair.places.map((place) => [place.id, place.label]))).filter(comesThrough(station))}
+      rounds={roundsThrough(station, treatment, worked)}
       acts={item.brief}
       air={air}
       closed={treatment.closed !== undefined}
-      back={back}
+      back={stationsBack(station, worked)}
       next={next}
       elsewhere={own.elsewhere ?? {}}
     >

@@ -1,11 +1,9 @@
-import { braceKindOf } from "@/core/join/kinds.data";
-import type { WorkedDamage } from "@/core/plan/damageContext";
-import type { DamageRecord } from "@/core/record/treatment";
+import { braceQuestions } from "@/core/views/braceQuestions";
 import { cutsOf } from "@/core/views/cut";
 import { BracePanel } from "@/ui/join/BracePanel";
 import { JoiningOrder } from "@/ui/join/JoiningOrder";
 import { Sections } from "@/ui/section/Sections";
-import { type StationView, stationPage, workStation } from "../station";
+import { stationPage, workStation } from "../station";
 import { stationMetadata } from "../title";
 
 export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/join">) => stationMetadata(params, "join");
@@ -27,38 +25,10 @@ export default async function JoinPage({ params }: PageProps<"/treatments/[id]/j
               <JoiningOrder key={id} of={survey.body.title} order={shards.body.order} />
             ) : null,
           )}
-          {braces(view)}
+          {view.worked &&
+            braceQuestions(view.treatment, view.worked).map((each) => <BracePanel key={each.damage} treatment={view.id} {...each} />)}
         </>
       ),
     }),
-  );
-}
-
-/** The brace of every damage that may have one. */
-function braces({ id, treatment, worked }: StationView) {
-  return worked?.repair.damages.map((damage) => {
-    const record = treatment.damages.find((each) => each.id === damage.id);
-    return record ? <Brace key={damage.id} treatment={id} damage={damage} record={record} /> : null;
-  });
-}
-
-/** Ways that let something in, or may. */
-const BRACED_WAYS = ["brace", "bond", "bridge", "build", "close", "humidify"];
-
-function Brace({ treatment, damage, record }: { treatment: string; damage: WorkedDamage; record: DamageRecord }) {
-  const { f } = damage.context;
-  const question = BRACED_WAYS.includes(damage.way.way) ? damage.joint?.question : undefined;
-  if (!question || question.support === "body") return null;
-  const link = damage.links.find(({ role }) => role === "brace");
-  const planned = link && braceKindOf(link.class);
-  return (
-    <BracePanel
-      treatment={treatment}
-      damage={damage.id}
-      question={question}
-      hatch={f.on.hatch}
-      {...(planned ? { planned } : {})}
-      {...(record.brace ? { recorded: record.brace.body } : {})}
-    />
   );
 }

@@ -1,4 +1,4 @@
-import { type DeskFacts, type DeskQuestion, deskOf } from "@/ui/match/desk";
+import { type DeskFacts, type DeskQuestion, deskOf } from "@/core/views/desk/desk";
 import type { DeskAnswer } from "@/ui/match/deskAnswer";
 import { MatchView } from "@/ui/match/MatchView";
 

@@ -1,13 +1,14 @@
-import Link from "next/link";
 import type { DamageRecord } from "@/core/record/treatment";
-import { firstQuestion } from "@/ui/match/desk";
+import { firstQuestion } from "@/core/views/desk/desk";
+import { deskFacts } from "@/core/views/desk/deskFacts";
+import { Link } from "@/ui/frame/Link";
 import { MatchStation } from "@/ui/match/MatchStation";
+import { pieceFacts } from "@/work/working";
 import { Earlier } from "../Earlier";
 import { buildPanel, type StationView, stationPage } from "../station";
 import { stationMetadata } from "../title";
 import { answerTo } from "./answer";
 import { askDesk } from "./ask";
-import { deskFacts } from "./deskFacts";
 
 export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/match">) => stationMetadata(params, "match");
 
@@ -50,7 +51,7 @@ function Damages({ view: { id, treatment, damages }, shown }: { view: StationVie
 
 function DamageMatch({ view, damage }: { view: StationView; damage: DamageRecord }) {
   const { id } = view;
-  const { facts, way, because, referrals } = deskFacts(view, damage);
+  const { facts, way, because, referrals } = deskFacts({ ...view, piece: pieceFacts(view.record) }, damage);
   if (!facts)
     return (
       <p className="max-w-[560px] py-4 text-read leading-[22px]">

@@ -1,14 +1,13 @@
-import { workOut } from "@/core/plan/damageContext";
-import { atPlaces } from "@/core/plan/links";
-import { SCALE_STEP_G } from "@/core/plan/planCalc";
-import type { DamageRecord } from "@/core/record/treatment";
-import { referrals } from "@/core/survey/consequences";
-import { volumeOf } from "@/core/survey/place";
-import { shelfOf } from "@/core/views/stock";
-import { damageInput } from "@/core/views/worked";
-import type { DeskFacts } from "@/ui/match/desk";
-import type { TreatmentPage } from "@/work/treatments";
-import { pieceFacts } from "@/work/working";
+import type { Air } from "../../cure/lag";
+import { workOut } from "../../plan/damageContext";
+import { atPlaces } from "../../plan/links";
+import { SCALE_STEP_G } from "../../plan/planCalc";
+import type { DamageRecord, Treatment } from "../../record/treatment";
+import { referrals } from "../../survey/consequences";
+import { volumeOf } from "../../survey/place";
+import { type StockProduct, shelfOf } from "../stock";
+import { damageInput, type PieceFacts } from "../worked";
+import type { DeskFacts } from "./desk";
 
 interface Told {
   readonly way: string;
@@ -18,11 +17,20 @@ interface Told {
   readonly facts?: DeskFacts;
 }
 
+/** What Match asks of: the piece, its treatment, the air it is judged in, and what stands in the cabinet now. */
+interface DeskCase {
+  readonly piece: PieceFacts;
+  readonly treatment: Treatment;
+  readonly air: Air;
+  readonly products: readonly StockProduct[];
+  readonly now: number;
+}
+
 /** What Match knows of a damage: how it is met, and where that takes materials, what they are judged by. */
-export function deskFacts({ record, treatment, air, now, products }: TreatmentPage, damage: DamageRecord): Told {
-  const asked = damageInput(pieceFacts(record), damage);
+export function deskFacts({ piece, treatment, air, now, products }: DeskCase, damage: DamageRecord): Told {
+  const asked = damageInput(piece, damage);
   const { choose: _choose, ...open } = asked;
-  const found = workOut(open, treatment.stance, air, pieceFacts(record).tools ?? { scale_step_g: SCALE_STEP_G });
+  const found = workOut(open, treatment.stance, air, piece.tools ?? { scale_step_g: SCALE_STEP_G });
   const { survey } = damage.survey.body;
   const told = { way: found.way.label, because: found.because, referrals: referrals(survey) };
   if (found.way.places === undefined) return told;

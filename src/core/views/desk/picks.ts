@@ -1,8 +1,8 @@
-import { type ClassName, classRow, type Role, STANCE_LABELS, type Stance } from "@/core/catalogue";
-import { byFitness, type Judgement, type Reason, reasonsOf } from "@/core/match/judge";
-import type { ChainLink, MatchInput } from "@/core/match/match.schema";
-import type { AtPlaces, Matching } from "@/core/match/matching";
-import { keyRole } from "@/core/match/roles";
+import { type ClassName, classRow, type Role, STANCE_LABELS, type Stance } from "../../catalogue";
+import { byFitness, type Judgement, type Reason, reasonsOf } from "../../match/judge";
+import type { ChainLink, MatchInput } from "../../match/match.schema";
+import type { AtPlaces, Matching } from "../../match/matching";
+import { keyRole } from "../../match/roles";
 
 /** What was picked for each role: a class, or a jar by its id. */
 export type Picks = Partial<Record<Role, string>>;
@@ -51,15 +51,40 @@ export function candidates({ byRole, chains }: Matching, role: Role, picked?: st
   return keyRole([...byRole.keys()]) === role ? listed.sort((a, b) => place(a) - place(b)) : listed;
 }
 
-/** The best chain that keeps to what was picked; where a pick is refused now and not taken all the same, the best without it. */
-export function chainFor({ byRole, chains, roles }: Matching, picks: Picks, forced: Forced = {}): Judgement[] {
+/**
+ * The best chain that keeps to what was picked; where a pick is refused now and not taken all the same, the best without it. What stood
+ * beside the picks before, `shown`, stays as long as nothing refuses it there: a new filler swaps no consolidant without need.
+ */
+export function chainFor(
+  found: Matching,
+  picks: Picks,
+  forced: Forced = {},
+  shown: Picks = {},
+  refused: Refuses = () => false,
+): Judgement[] {
+  const { byRole, chains, roles } = found;
   const able = (role: Role) =>
     byRole.get(role)?.find((each) => keyOf(each) === picks[role] && (each.verdict !== "refused" || forced[role] !== undefined));
+  const stood = (role: Role) => byRole.get(role)?.find((each) => keyOf(each) === shown[role] && each.verdict !== "refused");
   const key = keyRole(roles);
   const picked = key && able(key);
   const base =
     (picked && chains.find(({ links }) => links.some(({ role, row }) => role === key && row.class === picked.row.class))) ?? chains[0];
-  return roles.flatMap((role) => able(role) ?? base?.links.find((link) => link.role === role) ?? []);
+  const best = roles.flatMap((role) => able(role) ?? base?.links.find((link) => link.role === role) ?? []);
+  const kept = best.map((link) => (able(link.role) ? link : (stood(link.role) ?? link)));
+  const eased = kept.map((_, i) => kept.map((link, at) => (at === i ? (best[i] ?? link) : link)));
+  return [kept, ...eased].find((chain) => !refused(chain)) ?? best;
+}
+
+/** Whether two links of a chain refuse one another. */
+type Refuses = (chain: readonly Judgement[]) => boolean;
+
+/** What of `shown` had to go for what was picked, by its role. */
+export function givenWay(chain: readonly Judgement[], picks: Picks, shown: Picks): Array<readonly [role: Role, key: string]> {
+  return chain.flatMap((link) => {
+    const before = shown[link.role];
+    return before === undefined || picks[link.role] !== undefined || before === keyOf(link) ? [] : [[link.role, before] as const];
+  });
 }
 
 export const otherStance = (stance: Stance): Stance => (stance === "reversible" ? "service" : "reversible");

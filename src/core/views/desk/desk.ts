@@ -1,12 +1,13 @@
-import { ROLE_LABELS, type Role, type Stance } from "@/core/catalogue";
-import { type Facts, factsOf, type Shelf } from "@/core/match/case";
-import { clashesWith } from "@/core/match/chains";
-import type { Judgement, Reason } from "@/core/match/judge";
-import { factsAt, matching } from "@/core/match/match";
-import type { ChainLink, MatchInput } from "@/core/match/match.schema";
-import type { AtPlaces, Matching } from "@/core/match/matching";
-import { keyRole } from "@/core/match/roles";
-import { keepingRows } from "@/core/views/buildRows";
+import { ROLE_LABELS, type Role, type Stance } from "../../catalogue";
+import { type Facts, factsOf, type Shelf } from "../../match/case";
+import { clashesWith } from "../../match/chains";
+import type { Judgement, Reason } from "../../match/judge";
+import { factsAt, matching } from "../../match/match";
+import type { ChainLink, MatchInput } from "../../match/match.schema";
+import type { AtPlaces, Matching } from "../../match/matching";
+import { keyRole } from "../../match/roles";
+import { inSentence } from "../../units";
+import { keepingRows } from "../buildRows";
 import {
   askedPlaces,
   candidates,
@@ -14,6 +15,8 @@ import {
   changesSince,
   type Forced,
   forcedOf,
+  givenWay,
+  keyOf,
   otherStance,
   otherWould,
   type Picks,
@@ -40,6 +43,8 @@ export interface DeskQuestion {
   readonly what_if?: Asked;
   readonly picks: Picks;
   readonly forced: Forced;
+  /** The chain as it stood when the last pick was made: what was not picked stays where it can. */
+  readonly shown?: Picks;
   /** A class, or a jar by its id, that all reasons are asked of. */
   readonly why_not?: string;
 }
@@ -65,6 +70,8 @@ export interface Desk {
   readonly judged: readonly Judgement[];
   readonly chain: readonly Judgement[];
   readonly clashes: ReadonlyArray<readonly Reason[]>;
+  /** What stood in the chain before and had to go for the last pick, in words. */
+  readonly swapped: readonly string[];
   /** What a what-if changed, by candidate. */
   readonly changes: ReadonlyMap<string, string>;
   /** What the other stance would put first. */
@@ -77,7 +84,7 @@ export interface Desk {
 
 /** Judge a question; undefined where the damage needs no material. */
 export function deskOf({ input, places, shelf, choice }: DeskFacts, question: DeskQuestion): Desk | undefined {
-  const { stance, what_if, picks, forced } = question;
+  const { stance, what_if, picks, forced, shown = {} } = question;
   const asked = what_if ?? input;
   const at = askedPlaces(places, input, asked);
   const found = matching({ ...asked, stance }, shelf, at);
@@ -87,8 +94,13 @@ export function deskOf({ input, places, shelf, choice }: DeskFacts, question: De
   const before = choice?.stance ?? "reversible";
   const changed = what_if !== undefined || stance !== before;
   const facts = factsOf({ ...asked, stance }, shelf);
-  const chain = chainFor(found, picks, forced);
-  const clashes = chain.map((link, i) => clashesWith(facts, chain.slice(0, i), link));
+  const between = (links: readonly Judgement[]) => links.map((link, i) => clashesWith(facts, links.slice(0, i), link));
+  const refused = (links: readonly Judgement[]) =>
+    between(links)
+      .flat()
+      .some(({ effect }) => effect === "refuse");
+  const chain = chainFor(found, picks, forced, shown, refused);
+  const clashes = between(chain);
   const place = at.at[role];
   return {
     question,
@@ -102,6 +114,7 @@ export function deskOf({ input, places, shelf, choice }: DeskFacts, question: De
     judged: candidates(found, role, picks[role]),
     chain,
     clashes,
+    swapped: givenWay(chain, picks, shown).map(([at, before]) => swapWords(found, chain, at, before)),
     changes: changed ? changesSince(matching({ ...input, stance: before }, shelf, places), found, role, picks[role]) : new Map(),
     other: otherWould(matching({ ...asked, stance: otherStance(stance) }, shelf, at), found, stance),
     links: keepingRows(
@@ -110,6 +123,13 @@ export function deskOf({ input, places, shelf, choice }: DeskFacts, question: De
     ),
     missing: what_if === undefined ? whyNotPlanned(chain, clashes, found.roles, forced) : "This is a what-if: go back to the survey first",
   };
+}
+
+function swapWords({ byRole }: Matching, chain: readonly Judgement[], role: Role, before: string): string {
+  const name = (judged: Judgement | undefined) => inSentence(judged?.product?.name ?? judged?.row.name ?? "");
+  const was = byRole.get(role)?.find((each) => keyOf(each) === before);
+  const now = chain.find((link) => link.role === role);
+  return `${ROLE_LABELS[role]} is ${name(now)} now: ${name(was) || "what stood there"} does not go with what you chose.`;
 }
 
 function linkOf({ role, row, product }: Judgement, forced: Forced): ChainLink {

@@ -1,6 +1,6 @@
-import type { Shelf } from "@/core/match/case";
-import { matching } from "@/core/match/match";
-import type { MatchInput } from "@/core/match/match.schema";
+import type { Shelf } from "../../match/case";
+import { matching } from "../../match/match";
+import type { MatchInput } from "../../match/match.schema";
 import { askedPlaces, candidates, chainFor, changesSince, forcedOf, keyOf, otherWould, picksOf, refusedOf, shared, summary } from "./picks";
 
 const ask = (over: Partial<MatchInput> = {}): MatchInput => ({
