@@ -107,10 +107,11 @@ test("job 1: a rung that broke along its grain and is loose in its stile, glued 
   await go(page, treatment, "ready");
   await expect(page.getByText(/Hot-melt glue softens at 65 to 90 °C, shellac stands 50 °C/).first()).toBeVisible();
   await expect(page.getByText(/chill it with ice spray, pick it off/).first()).toBeVisible();
-  await workStation(page, /^Dry-fit/);
+  await workOff(page, treatment, isDryRun);
+  await go(page, treatment, "ready");
   await expect(rows(page).first()).toContainText("Dry-fit everything");
   await dryRun(page, "12");
-  await workStation(page);
+  await workOff(page, treatment, before("join"));
   await go(page, treatment, "join");
   await inOrder(
     page,
@@ -123,7 +124,7 @@ test("job 1: a rung that broke along its grain and is loose in its stile, glued 
   await workOff(page, treatment, before("colour"));
   await go(page, treatment, "colour");
   await inOrder(page, /^A first clear coat/, /^Mute what is dark/, /^A toning coat, 1 of 3/, /^A toning coat, 3 of 3/);
-  await workStation(page);
+  await workOff(page, treatment, before("close"));
   await go(page, treatment, "close");
   await expect(page.getByText(/the owner’s card allows no load/).first()).toBeVisible();
   await expect(page.getByText(/The safety reached is 1\.\d of 3/).first()).toBeVisible();
@@ -145,7 +146,7 @@ test("job 5: a lost corner in three rounds, each told with its cause", async ({ 
   };
   await go(page, treatment, "ready");
   await expect(rows(page).filter({ hasText: "mirrored twin" })).toHaveCount(1);
-  await workStation(page);
+  await workOff(page, treatment, before("fill"));
   await go(page, treatment, "fill");
   await inOrder(
     page,
@@ -157,21 +158,18 @@ test("job 5: a lost corner in three rounds, each told with its cause", async ({ 
     /^Look for pinholes/,
   );
   await expect(page.getByText(/1 of the hardener is enough for 2 g of paste/).first()).toBeVisible();
-  await workStation(page);
+  await workOff(page, treatment, before("level"));
+  await go(page, treatment, "fill");
   await backTo("a pinhole at the heel");
   await expect(page.getByText("Round 2").first()).toBeVisible();
   await expect(rows(page).filter({ hasText: "fine surfacer" }).first()).toBeVisible();
-  await workStation(page);
+  await workOff(page, treatment, (id) => id.includes("/rub-prime/"));
   await go(page, treatment, "level");
-  await workStation(page, /^Rub it down/);
+  await expect(rows(page).first()).toContainText(/^Rub it down/);
   await backTo("the primer shows a low spot", "0.3");
   await go(page, treatment, "fill");
   await expect(page.getByText("Round 3").first()).toBeVisible();
-  await workStation(page);
-  for (const station of ["level", "colour"]) {
-    await go(page, treatment, station);
-    await workStation(page);
-  }
+  await workOff(page, treatment, before("close"));
   await go(page, treatment, "close");
   await workStation(page, /sign$/);
   await page.getByLabel(/Signed$/).fill("M.");
@@ -226,9 +224,10 @@ test("job 10: a torn bag: patch, sections, trough, grain before it skins, dressi
   await go(page, treatment, "ready");
   await expect(page.getByText(/acetone/i)).toHaveCount(0);
   await expect(rows(page).filter({ hasText: "no tape on dyed leather" })).toHaveCount(1);
-  await workStation(page, /^Dry-fit/);
+  await workOff(page, treatment, isDryRun);
+  await go(page, treatment, "ready");
   await dryRun(page, "6");
-  await workStation(page);
+  await workOff(page, treatment, before("join"));
   await go(page, treatment, "join");
   await inOrder(
     page,
@@ -237,11 +236,11 @@ test("job 10: a torn bag: patch, sections, trough, grain before it skins, dressi
     /^Lay edge section 1 of 3.*awkward end first/,
     /^Lay edge section 3 of 3/,
   );
-  await workStation(page);
+  await workOff(page, treatment, before("fill"));
   await go(page, treatment, "fill");
   await inOrder(page, /layer 1 of/, /^Emboss the grain before it skins/, /^Look for pinholes/);
   await expect(page.getByText(/A trough, not a peak/).first()).toBeVisible();
-  await workStation(page);
+  await workOff(page, treatment, before("colour"));
   await go(page, treatment, "level");
   await expect(rows(page)).toHaveCount(0);
   await go(page, treatment, "colour");
@@ -256,6 +255,7 @@ test("job 10: a torn bag: patch, sections, trough, grain before it skins, dressi
 /** The row of the operation whose words these are. */
 const row = (page: Page, words: RegExp) => page.getByRole("list", { name: "Operations" }).getByRole("listitem").filter({ hasText: words });
 const before = (station: string) => (id: string) => id.includes(`/${station}/`);
+const isDryRun = (id: string) => id.includes("/dry-run/");
 
 test("job 8: an eroded gate: what stops it first, lime in four cups each with its pot life, a low spot marked and filled in round 2", async ({
   page,
