@@ -26,7 +26,6 @@ export const STORIES: readonly Story[] = [
     ],
     tell: (t) => {
       t.walk(DAY, { before: kind("mix") });
-      t.walk(DAY - 120, { until: 600 });
       t.do(106, kind("mix"));
       t.do(98, kind("place"));
     },

@@ -206,6 +206,13 @@ export const MATCHED = {
 const ACT = /^(Done|Mixed now|Glued now|Laid now|Do it all the same): /;
 const operations = (page: Page) => page.getByRole("list", { name: "Operations" }).getByRole("listitem");
 
+/** The step that photographs, without a camera at hand. */
+export async function noneTaken(page: Page): Promise<void> {
+  await page.getByRole("button", { name: "None taken" }).click();
+  await page.getByLabel("Why is there no photograph?").fill("walked without a camera");
+  await page.getByRole("button", { name: "None was taken" }).click();
+}
+
 /** Do what is open at the station from top to bottom, as its window allows or else with a reason; what `keep` means stays. */
 export async function workStation(page: Page, keep?: RegExp): Promise<void> {
   await expect(page.getByRole("heading", { name: /^What to do/ })).toBeVisible();
@@ -218,6 +225,11 @@ export async function workStation(page: Page, keep?: RegExp): Promise<void> {
     if (left === 0 || keep?.test((await row.locator(".op-t").textContent()) ?? "")) return;
     const id = (await row.getAttribute("id")) ?? "";
     const act = row.getByRole("button", { name: ACT });
+    if (await row.getByRole("button", { name: "None taken" }).isVisible()) {
+      await noneTaken(page);
+      await expect(page.getByRole("list", { name: "Operations" }).locator(`[id="${id}"]`)).toHaveCount(0);
+      continue;
+    }
     if (!(await act.isVisible())) {
       await row.getByText("Do it, with a reason").click();
       await row.getByLabel("Why is it done all the same?").fill("walked faster than the clock");

@@ -41,6 +41,7 @@ test("on a phone: part by part on the scale, overshot, brought back, and on reco
   await expect(dialog.getByText("part 1 of 2")).toBeVisible();
   await expectAccessible(page);
   await expectNoSideways(page);
+  await hold(page, "Pour", /Slowly|Stop|Over/);
   await hold(page, "Drop by drop", /Stop|Over/);
   await take(page).click();
   await expect(dialog.getByText("part 2 of 2")).toBeVisible();

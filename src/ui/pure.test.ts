@@ -1,7 +1,8 @@
+import { finishRow, substrateRow } from "@/core/catalogue";
 import { wall } from "@/core/units";
 import { dayLine, WIDTH, type WindowOnLine } from "./bench/dayLineLayout";
 import { parseNumber } from "./forms/parse";
-import { drawable, EMPTY_SURVEY, readSurvey, type SurveyForm, sharedForm, surveyForm } from "./survey/surveyForm";
+import { asAsked, drawable, EMPTY_SURVEY, readSurvey, type SurveyForm, sharedForm, surveyForm } from "./survey/surveyForm";
 
 const DAY = { begins: 480, ends: 1080 };
 
@@ -33,6 +34,20 @@ describe("the survey as typed", () => {
         working_min: expect.stringContaining("1 to 600"),
       },
     });
+  });
+
+  test("what was found under another kind of damage stays in the form, and goes into no survey of this one", () => {
+    const made = { on: substrateRow("stoneware"), finish: finishRow("glaze") };
+    const looked = chip({
+      kind: "crack",
+      measures: { length_mm: "60", width_mm: "0.2", depth_mm: "4" },
+      inspected: { flex: "gives", raking: "flat" },
+    });
+    expect(asAsked(looked, made).inspected).toEqual({ flex: "gives", raking: "flat" });
+    const changed = { ...chip(), inspected: looked.inspected };
+    expect(asAsked(changed, made).inspected).toEqual({ raking: "flat" });
+    expect(readSurvey(asAsked(changed, made))).toMatchObject({ survey: { inspected: { raking: "flat" } } });
+    expect(asAsked({ ...changed, kind: "crack" }, made).inspected).toEqual(looked.inspected);
   });
 
   test("nothing chosen is said first", () => {

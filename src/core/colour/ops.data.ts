@@ -18,6 +18,7 @@ const LEVELLED = [
   first("free-skin", "the joint holds"),
   first("cleats-off", "the cleats hold"),
   first("flush", "it is flush"),
+  first("flush-brace", "it is flush"),
   first("lead-test", "before anything makes dust"),
 ] as const;
 /** A pore filler, or a mist coat before it is cut, dries over night, min; typical data sheets. */

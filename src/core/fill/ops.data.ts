@@ -22,7 +22,7 @@ const BEFORE_DAM = [
   first("consolidate", "the edge is firm"),
   first("mask", "the edge is guarded"),
 ] as const;
-const JOINED = [{ after: "unclamp", n: "last", because: "the joint holds" }, first("free-skin", "the joint holds")] as const;
+const JOINED = [{ after: "unclamp", n: "last", because: "the joint holds" }, first("free-skin", "the joint holds"), first("flush-brace", "it is flush")] as const;
 const BEFORE_FILL = [
   ...BEFORE_DAM,
   first("form", "the form stands"),

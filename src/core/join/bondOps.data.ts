@@ -25,13 +25,12 @@ const BEFORE_GLUE = [
   first("open-crack", "the slip fits"),
   first("bore", "the piece fits"),
   first("drill", "the holes are there"),
-  first("slot", "the slot is there"),
-  first("fit-brace", "it went in dry"),
+  { ...first("fit-brace", "it went in dry"), when: ({ splined }: Sitting) => !splined },
   first("tap-bed", "the bed is sound"),
 ] as const;
 
 /** What stands before the glue of a sitting: everything, or the sitting before. */
-const BEFORE_SITTING = [...BEFORE_GLUE.map((need) => ({ ...need, when: isFirst })), { after: "bond", n: "before", stage: ["handle", "hard"], when: (s: Sitting) => s.n > 1, because: "what was joined before holds" }] as const;
+const BEFORE_SITTING = [...BEFORE_GLUE.map((need) => ({ ...need, when: (s: Sitting) => isFirst(s) && (!("when" in need) || need.when(s)) })), { after: "bond", n: "before", stage: ["handle", "hard"], when: (s: Sitting) => s.n > 1, because: "what was joined before holds" }] as const;
 function isFirst({ n }: { readonly n: number }): boolean {
   return n === 1;
 }

@@ -1,6 +1,8 @@
 import { dustOf } from "../catalogue";
+import { squeezeOut } from "../mix/weigh";
 import { first, row, type Told } from "../operation/row";
 import type { LetIn, Tools } from "../operation/subject";
+import { CLOSED_FILM_MM } from "../survey/place";
 import { counted, grams, inSentence, plain } from "../units";
 import { drillingOf } from "./drilling";
 import type { nearestDrill } from "./drills.data";
@@ -59,7 +61,7 @@ export const BRACE_OPS = {
     each: "letIn",
     kind: "drill",
     when: ({ as }) => as === "spline",
-    needs: BEFORE_BRACE,
+    needs: [...BEFORE_BRACE, { after: "bond", n: "last", stage: ["hard", "full", "handle"], because: "a router shakes a young joint apart" }, { after: "unclamp", n: "last", because: "the clamps are out of its way" }, first("squeeze-out", "its base lies flat")],
     ...its,
     facts: (s) => {
       const { width_mm = 0, depth_mm = 0, length_mm = 0, past_mm = 0, floor_mm = 0, count = 1 } = sizes(s);
@@ -120,27 +122,45 @@ export const BRACE_OPS = {
     each: "letIn",
     kind: "bond",
     // a rod under a build stands in glue of its own; a dowel goes in with the glue of the joint
-    when: ({ as, glue }) => as === "rod" && glue !== undefined,
+    when: ({ as, glue }) => (as === "rod" || as === "spline") && glue !== undefined,
     needs: [first("fit-brace", "it went in dry")],
     link: ({ glue }) => glue,
     role: "adhesive",
-    amount: ({ size: { hole_mm = 0, diameter_mm = 0, embed_mm = 0 }, here }) => ({
-      takes: here.map(({ id }) => ({ place: id, cm3: ((Math.PI / 4) * (hole_mm ** 2 - diameter_mm ** 2) * embed_mm) / 1000 })),
-      extra_pct: 200,
+    amount: ({ glue_cm3, here, as }) => ({
+      takes: here.map(({ id }) => ({ place: id, cm3: glue_cm3 })),
+      // the play of a hole is filled from the brim; a cheek loses what is pressed out
+      extra_pct: as === "spline" ? squeezeOut(CLOSED_FILM_MM) : 200,
       apply: "spread",
       least_cm3: 0.02,
     }),
     thickness: () => 0.1,
     starts: "clamped",
-    facts: ({ link }) => ({ what: inSentence(link.material.name) }),
+    facts: ({ link, as, size: { count = 1 } }) => ({ what: inSentence(link.material.name), spline: as === "spline", count }),
     hands: [3, 8],
-    words: (op) => ({
-      title: "Glue the core in",
-      text: `Glue the ${op.facts.what} into its hole with ${nameOf(op)}, about ${grams(op.takes?.mass_g ?? 0)}`,
-      why: "A core that turns in its hole breaks the build.",
-      done_when: "it stands on its line and a bead shows all round",
-    }),
+    words: (op) =>
+      op.facts.spline
+        ? {
+            title: op.facts.count > 1 ? "Glue the splines in" : "Glue the spline in",
+            text: `Glue the ${op.facts.what} in with ${nameOf(op)}, about ${grams(op.takes?.mass_g ?? 0)} on the cheeks of ${op.facts.count > 1 ? `${op.facts.count} slots` : "its slot"}`,
+            why: "The cheeks carry, not the floor: both are wetted.",
+            done_when: "it is down on its floor and a bead shows along both cheeks",
+          }
+        : {
+            title: "Glue the core in",
+            text: `Glue the ${op.facts.what} into its hole with ${nameOf(op)}, about ${grams(op.takes?.mass_g ?? 0)}`,
+            why: "A core that turns in its hole breaks the build.",
+            done_when: "it stands on its line and a bead shows all round",
+          },
     cautions: ({ material }) => material?.hazards ?? [],
+  }),
+  "flush-brace": row({
+    each: "letIn",
+    kind: "trim",
+    when: ({ as, glue }) => as === "spline" && glue !== undefined,
+    needs: [{ after: "set-brace", stage: ["hard", "full", "handle"], because: "the glue is hard" }],
+    hands: [5, 15],
+    words: { title: "Pare it flush", text: "Pare what stands over flush with a sharp chisel, from the ends inwards", why: "Pared outwards it splits off below the face.", done_when: "a fingertip runs over it" },
+    cautions: ["blade"],
   }),
 };
 

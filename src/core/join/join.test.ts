@@ -94,13 +94,15 @@ describe("pressure", () => {
     ...over,
   });
   test.each([
-    [{}, "clamps"],
+    [{}, "along"],
+    [{ damage: "loose-joint" }, "clamps"],
     [{ sprung: true }, "sections"],
     [{ damage: "veneer-lifted" }, "board"],
     [{ damage: "crack", section_mm: 4 }, "support"],
     [{ family: "ceramic", damage: "shards" }, "tape"],
     [{ family: "mineral" }, "gravity"],
-    [{ section_mm: 9 }, "wrap"],
+    [{ section_mm: 9 }, "along"],
+    [{ damage: "break-along", section_mm: 9 }, "wrap"],
     [{ family: "skin", damage: "tear" }, "patch-press"],
   ] as const)("%j is pressed by %s", (over, means) => {
     expect(pressureFor(facts(over))[0]?.means).toBe(means);

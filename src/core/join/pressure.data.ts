@@ -24,7 +24,6 @@ export interface PressureRow {
 }
 
 const FLAT: readonly DamageKind[] = ["veneer-lifted", "veneer-lost", "worn-thin"];
-const SMALL_MM = 15;
 
 /** Means of pressure, the one that suits best first. Trade practice; FPL Wood Handbook 2021, ch. 10 for wood (0.7 to 1 N/mm²). */
 const PRESSURE: readonly PressureRow[] = [
@@ -34,7 +33,7 @@ const PRESSURE: readonly PressureRow[] = [
     how: "Wind it round under tension, from the middle outwards, over film.",
     why: "A small or round section gives a clamp no face.",
     off: "Unwind the wrap",
-    when: ({ damage, section_mm = 99 }) => (damage === "break-along" && section_mm <= WRAPPED_MM) || (damage === "break-across" && section_mm < SMALL_MM),
+    when: ({ damage, section_mm = 99 }) => damage === "break-along" && section_mm <= WRAPPED_MM,
   },
   { means: "sections", label: "Section by section", how: "Glue a hand’s width, hold it until it is tacky, then the next; the end that fights hardest first.", why: "Padding or tension pushes it open: no clamp holds the whole length at once.", off: "Let go of the last section", when: ({ sprung }) => sprung },
   { means: "board", label: "Weights under a board", how: "Parting film, a flat board, weights spread from the middle outwards.", why: "A sheet is pressed flat everywhere, or it stays up where it is not.", off: "Take board and weights off", when: ({ damage }) => FLAT.includes(damage) },
@@ -45,6 +44,14 @@ const PRESSURE: readonly PressureRow[] = [
     why: "A thin plate bends away from the clamp and cracks elsewhere.",
     off: "Take clamps and support out",
     when: ({ damage, family, section_mm = 99 }) => damage === "crack" && (family === "wood" || family === "board") && section_mm < 8,
+  },
+  {
+    means: "along",
+    label: "Pressure along the piece",
+    how: "A stop on each half, a bar clamp or a stretched band from stop to stop, in line with the middle; sighted straight from two sides.",
+    why: "A square break closes only under what presses square to its faces: across them the halves slide.",
+    off: "Take the clamp and its stops off",
+    when: ({ damage, family }) => damage === "break-across" && (family === "wood" || family === "board"),
   },
   {
     means: "tape",

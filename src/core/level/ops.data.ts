@@ -15,6 +15,7 @@ const BEFORE = [
   first("shrink", "it has stopped shrinking"),
   first("measure-after", "its thickness is on record"),
   first("flush", "it is flush"),
+  first("flush-brace", "it is flush"),
   first("lead-test", "before anything makes dust"),
   first("mask", "the neighbours are guarded"),
   first("squeeze-out", "the line is clean"),

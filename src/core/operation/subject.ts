@@ -100,8 +100,10 @@ export type LetIn = Linked & {
   readonly as: "rod" | "dowel" | "spline" | "anchors";
   readonly kind: string;
   readonly size: Size;
-  /** What a rod stands in; a dowel goes in with the glue of the joint. */
+  /** What a rod or a spline stands in; a dowel goes in with the glue of the joint. */
   readonly glue?: LinkFacts;
+  /** Of that glue, cm³. */
+  readonly glue_cm3: number;
 };
 /** Cleats behind a crack, with a glue of their own. */
 export type Cleats = Linked & { readonly size: Size; readonly glue: LinkFacts };
@@ -126,6 +128,8 @@ export type Sitting = Linked & {
   readonly joins: number;
   /** Something is let in, and its hole takes glue too. */
   readonly core: boolean;
+  /** A spline is let in across it once it is closed. */
+  readonly splined: boolean;
   readonly contact: boolean;
   readonly mixes: boolean;
   /** A solution keeps in its closed jar; its open time runs from each join on. */

@@ -131,3 +131,22 @@ test("in a dry run the time is on record before the glue is out, whatever is glu
     expect(plan.op("dry-run").cautions).toContain("clamp-force");
   }
 });
+
+describe("a square break that needs a spline", () => {
+  const BREAK = { kind: "break-across", width_mm: 32, height_mm: 22, gap_mm: 0 } as const;
+  const plan = pieceOf("hardwood", "lacquer", BREAK, { service: { load: true } });
+
+  test("is pressed along the piece, and closed and hard before anything is routed across it", () => {
+    expect(plan.op("clamp-1").text).toMatch(/^Pressure along the piece/);
+    expect(plan.inOrder("bond-1", "unclamp-1", "slot", "fit-brace", "set-brace", "flush-brace")).toBe(true);
+    expect(plan.op("join/slot").after.find(({ op }) => op.includes("bond-1"))?.stage).toBe("hard");
+    expect(plan.op("bond-1").text).not.toMatch(/brace/);
+  });
+
+  test("its splines have glue of their own on their cheeks, weighed apart from that of the faces", () => {
+    // two cheeks and a floor of each slot, 0.1 mm of glue
+    const { count = 1, width_mm = 0, depth_mm = 0, length_mm = 0 } = plan.op("join/slot").figures as Record<string, number>;
+    expect(plan.op("set-brace").need_cm3).toBeCloseTo((count * (2 * depth_mm + width_mm) * length_mm * 0.1) / 1000, 6);
+    expect(plan.op("mix-1").need_cm3).toBeCloseTo((32 * 22 * 0.1) / 1000, 2);
+  });
+});

@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import { CHIP, pieceOf, takes } from "./pieces.fixture";
 
 const CORNER = { kind: "corner", a_mm: 30, b_mm: 30, c_mm: 30 } as const;
@@ -173,4 +174,18 @@ test("a deeper hole never takes less, and twice the hole twice the filler", () =
   expect(grams(16)).toBeGreaterThan(grams(8));
   expect(grams(16) / grams(8)).toBeGreaterThan(1.7);
   expect(grams(16) / grams(8)).toBeLessThan(2.2);
+});
+
+test("an edge chip is as thick as its wall: so many builds as the wall asks, however high it stands", () => {
+  const builds = (depth_mm: number, thickness_mm: number) => {
+    const { operations } = pieceOf("stoneware", "glaze", { kind: "chip", length_mm: 40, depth_mm, thickness_mm });
+    return operations.filter(({ name, station }) => name === "mix" && station === "fill").length;
+  };
+  fc.assert(
+    fc.property(fc.integer({ min: 2, max: 30 }), fc.integer({ min: 2, max: 30 }), (depth, wall) => {
+      expect(builds(depth, wall)).toBe(builds(Math.min(depth, wall), Math.min(depth, wall)));
+    }),
+    { numRuns: 40 },
+  );
+  expect([builds(11, 6), builds(6, 40), builds(11, 12)]).toEqual([1, 1, 2]);
 });

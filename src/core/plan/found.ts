@@ -1,4 +1,5 @@
 import { headOf, isPlaceOf, readOpId, rungOf } from "../record/opId";
+import { buildOf } from "../survey/place";
 import type { FoundLayers, Reached, WalkedRung } from "./foundLayers";
 import type { PlaceLayers } from "./layers";
 import type { OpMark } from "./marks";
@@ -43,7 +44,7 @@ export function reachedAt({ place, layers }: PlaceLayers, found: FoundLayers, wa
     const share = found.mixed.get(`mix-${layer}/${link.class}`);
     if (share === undefined || measured.some((each) => each.layer === layer)) return [];
     const reaches = share * (1 + waste_pct(layer) / 100);
-    const from = layers[i - 1]?.surface_mm ?? -(place.depth_mm ?? 0);
+    const from = layers[i - 1]?.surface_mm ?? -buildOf(place);
     return reaches < SHORT_SHARE ? [{ layer, surface_mm: from + (surface_mm - from) * reaches, by: "mixed" }] : [];
   });
   return [...measured, ...short].sort((a, b) => a.layer - b.layer);

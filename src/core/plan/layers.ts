@@ -1,7 +1,7 @@
 import { type MaterialClass, middle } from "../catalogue";
 import { proposeProud } from "../fill/proud";
 import { MODELLED_PROUD_MM, oversizeOf, type Shaping } from "../fill/shaping.data";
-import { depthOf, volumeBetween } from "../survey/place";
+import { buildOf, volumeBetween } from "../survey/place";
 import { inSentence, plain } from "../units";
 import type { FillPlan } from "./context";
 import type { Reached } from "./foundLayers";
@@ -42,10 +42,10 @@ export function layersOf(
   reached: readonly Reached[] = [],
   set: Pick<FillPlan, "shaping" | "proud_mm"> = {},
 ): PlaceLayers {
-  const depth = place.depth_mm ?? depthOf(place);
+  const depth = buildOf(place);
   const top = links.at(-1);
   if (!top) return { place, layers: [], proud_mm: 0 };
-  const proud_mm = set.proud_mm ?? proudOf(place, top.material, depth, set.shaping);
+  const proud_mm = set.proud_mm ?? proudOf(place, top.material, place.depth_mm ?? depth, set.shaping);
   // what is proposed is a hair that a layer bears; what is set by hand may be more
   const over = set.proud_mm !== undefined || set.shaping === "carve";
   const spans = spansOf(links, depth).map((span) => ({ ...span, over }));

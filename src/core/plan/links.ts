@@ -5,7 +5,7 @@ import { byFitness, type Judgement, judge, type Reason, reasonsOf, type Verdict 
 import { factsAt, judgeAt } from "../match/match";
 import type { MatchInput } from "../match/match.schema";
 import type { AtPlaces, PlaceFacts } from "../match/matching";
-import type { Place } from "../survey/place";
+import { buildOf, type Place } from "../survey/place";
 import type { TakenPlace } from "../survey/wayRow";
 import { present } from "../units";
 
@@ -91,7 +91,7 @@ function factsOfRole(
   }
   if (role === "filler" || role === "consolidant") {
     const voids = here.filter(({ solids }) => solids !== undefined);
-    const depth_mm = Math.max(0, ...voids.map((place) => place.depth_mm ?? 0));
+    const depth_mm = Math.max(0, ...voids.map(buildOf));
     const gap_mm = Math.min(Infinity, ...voids.map((place) => place.opening_mm ?? Infinity));
     return {
       damage: { ...kind, ...(depth_mm > 0 ? { depth_mm } : {}), ...(Number.isFinite(gap_mm) ? { gap_mm } : {}) },

@@ -2,7 +2,7 @@ import type { Finish, Substrate } from "../catalogue";
 import type { MatchInput } from "../match/match.schema";
 import { flagsOf } from "../survey/consequences";
 import type { Damage } from "../survey/measures.data";
-import { CLOSED_FILM_MM } from "../survey/place";
+import { buildOf, CLOSED_FILM_MM } from "../survey/place";
 import type { Survey } from "../survey/survey.schema";
 import { present } from "../units";
 import type { WorkPlace } from "./links";
@@ -49,7 +49,7 @@ export function matchInputOf(
 function extentOf(places: readonly WorkPlace[]): { readonly gap_mm: number; readonly depth_mm?: number } {
   const faces = places.filter(({ kind }) => kind === "faces" || kind === "backing");
   const voids = places.filter(({ solids = [] }) => solids.length > 0);
-  const depth_mm = Math.max(0, ...voids.map((place) => place.depth_mm ?? 0));
+  const depth_mm = Math.max(0, ...voids.map(buildOf));
   const gaps = faces.length > 0 ? faces.map((place) => place.gap_mm?.[1] ?? CLOSED_FILM_MM) : voids.map((place) => place.opening_mm ?? 0);
   return { gap_mm: Math.max(CLOSED_FILM_MM, ...gaps), ...(depth_mm > 0 ? { depth_mm } : {}) };
 }

@@ -24,6 +24,8 @@ export interface PlaceDraft {
   /** How far faces stay apart, closest and widest, mm; absent = they meet. */
   readonly gap_mm?: readonly [from: number, to: number];
   readonly depth_mm?: number;
+  /** The shortest way out of what is filled, mm: so thick it is laid and so thick it cures; absent = its depth. */
+  readonly build_mm?: number;
   /** The opening at the surface: its area, and its narrow side. */
   readonly opening_mm2?: number;
   readonly opening_mm?: number;
@@ -81,6 +83,10 @@ export function volumeBetween(
 export function depthOf({ solids = [] }: Pick<PlaceDraft, "solids">): number {
   return Math.max(0, ...solids.map(fillDepth));
 }
+
+/** How thick a place is filled and cures, mm: the shortest way out of it. */
+export const buildOf = (place: Pick<PlaceDraft, "solids" | "depth_mm" | "build_mm">): number =>
+  Math.min(place.build_mm ?? Infinity, place.depth_mm ?? depthOf(place));
 
 /** A place's measures in words: `22 × 4 × 3 mm`, `19.2 cm²`. */
 export function placeSize(place: PlaceDraft): string {

@@ -100,7 +100,7 @@ function boxes({ spans, notes, tags }: Sheet) {
 test("whatever is drawn, no two words overlap, and all of it lies on the sheet", () => {
   fc.assert(
     fc.property(scenes, fc.integer({ min: 360, max: 980 }), (scene, width) => {
-      const sheet = sheetOf(scene, width, 260);
+      const sheet = sheetOf(scene, width, 260, 6.2);
       const all = boxes(sheet);
       all.forEach((a, i) => {
         expect([a.left >= -1e-6, a.right <= sheet.width + 1e-6, a.top >= 0, a.bottom <= sheet.height]).toEqual([true, true, true, true]);

@@ -48,19 +48,17 @@ export const LINE_PX = 17;
 const ROW_PX = 24;
 const GAP_PX = 8;
 const TITLE_PX = 42;
-/** Widest character of the condensed face at the size of the drawings, px; measured, and held by a test in the browser. */
-const CHAR_PX = 6.2;
-
-const textWidth = (words: string): number => Math.ceil(words.length * CHAR_PX) + 4;
+const textWidth = (words: string, char_px: number): number => Math.ceil(words.length * char_px) + 4;
 
 /**
  * Lays a scene out on a sheet so wide: the largest scale that fits, dimensions in rows and columns beside it, words on leaders below.
  * No two labels overlap: those that would, give way along their own row; leaders that find no room open another line.
+ * `char_px`: the widest character of the face that it is lettered in, px.
  */
-export function sheetOf(scene: Scene, width: number, tallest: number): Sheet {
+export function sheetOf(scene: Scene, width: number, tallest: number, char_px: number): Sheet {
   const bounds = boundsOf(scene);
   const side = (of: Span["side"]) => scene.spans.filter((span) => span.side === of);
-  const columns = (of: "left" | "right") => columnsOf(side(of));
+  const columns = (of: "left" | "right") => columnsOf(side(of), char_px);
   const room = {
     left: columns("left").at(-1)?.end ?? GAP_PX,
     right: columns("right").at(-1)?.end ?? GAP_PX,
@@ -72,7 +70,7 @@ export function sheetOf(scene: Scene, width: number, tallest: number): Sheet {
   const k = scale * PX_PER_MM;
   const x0 = room.left + (width - room.left - room.right - wide * k) / 2 - bounds.left * k;
   const y0 = room.top + bounds.top * k;
-  const on: On = { bounds, k, x0, y0, width, above: room.top - GAP_PX, below: 0 };
+  const on: On = { bounds, k, x0, y0, width, char_px, above: room.top - GAP_PX, below: 0 };
   const beside = (["left", "right"] as const).flatMap((of) => laidSide(of, side(of), on));
   // rows below stand clear of labels that gave way downwards
   const below = Math.max(y0 - bounds.bottom * k, ...beside.map(({ label }) => label.y + LINE_PX / 2 - GAP_PX));
@@ -87,12 +85,12 @@ export function sheetOf(scene: Scene, width: number, tallest: number): Sheet {
 export const TAG_PX = 25;
 
 /** Tags stand in the middle of their own layers, so that none meets another. */
-function laidTags({ shapes, tags = [] }: Scene, { k, x0, y0 }: On): Sheet["tags"] {
+function laidTags({ shapes, tags = [] }: Scene, { k, x0, y0, char_px }: On): Sheet["tags"] {
   return tags.flatMap(({ layer, bold, words }) => {
     const shape = shapes.find((each) => each.layer === layer);
     if (!shape) return [];
     const { left, right, bottom, top } = boundsOf({ shapes: [shape], lines: [] });
-    const wide = textWidth(`${bold}  ${words}`) + 16;
+    const wide = textWidth(`${bold}  ${words}`, char_px) + 16;
     if ((top - bottom) * k < TAG_PX + 4 || (right - left) * k * TAG_SHARE < wide) return [];
     return [{ layer, label: { bold, words, x: x0 + ((left + right) / 2) * k, y: y0 - (top - (top - bottom) * TAG_AT) * k, wide } }];
   });
@@ -107,6 +105,7 @@ interface On {
   readonly x0: number;
   readonly y0: number;
   readonly width: number;
+  readonly char_px: number;
   /** Labels beside the drawing stand under this, and rows of dimensions below it under that, px. */
   readonly above: number;
   readonly below: number;
@@ -115,10 +114,10 @@ interface On {
 const rowsOf = (spans: readonly Span[]): number => Math.max(-1, ...spans.map(({ row }) => row)) + 1;
 
 /** Columns of upright dimensions with how far from the drawing each lies and ends, px. */
-function columnsOf(spans: readonly Span[]): ReadonlyArray<{ readonly at: number; readonly end: number }> {
+function columnsOf(spans: readonly Span[], char_px: number): ReadonlyArray<{ readonly at: number; readonly end: number }> {
   const columns: Array<{ at: number; end: number }> = [];
   for (let row = 0; row < rowsOf(spans); row++) {
-    const widest = Math.max(0, ...spans.filter((span) => span.row === row).map(({ label }) => textWidth(label)));
+    const widest = Math.max(0, ...spans.filter((span) => span.row === row).map(({ label }) => textWidth(label, char_px)));
     const at = (columns.at(-1)?.end ?? GAP_PX) + GAP_PX;
     columns.push({ at, end: at + GAP_PX + widest });
   }
@@ -135,17 +134,17 @@ function upright(
   row: readonly Span[],
   i: number,
   all: readonly Span[],
-  { bounds, k, x0, y0, above }: On,
+  { bounds, k, x0, y0, char_px, above }: On,
 ): LaidSpan[] {
   const out = side === "right" ? 1 : -1;
   const edge = x0 + (side === "right" ? bounds.right : bounds.left) * k;
-  const at = edge + out * (columnsOf(all)[i]?.at ?? 0);
+  const at = edge + out * (columnsOf(all, char_px)[i]?.at ?? 0);
   const middles = spread(
     row.map(({ from, to }) => ({ middle: y0 - ((from + to) / 2) * k, size: LINE_PX })),
     above,
   );
   return row.map(({ from, to, label }, j) => {
-    const wide = textWidth(label);
+    const wide = textWidth(label, char_px);
     return {
       upright: true,
       at,
@@ -157,11 +156,11 @@ function upright(
   });
 }
 
-function level(side: "top" | "bottom", row: readonly Span[], i: number, { bounds, k, x0, y0, width, below }: On): LaidSpan[] {
+function level(side: "top" | "bottom", row: readonly Span[], i: number, { bounds, k, x0, y0, width, char_px, below }: On): LaidSpan[] {
   const edge = y0 - (side === "top" ? bounds.top : bounds.bottom) * k;
   const at = side === "top" ? edge - GAP_PX - i * ROW_PX : below + GAP_PX + (i + 1) * ROW_PX - LINE_PX / 2;
   const middles = spread(
-    row.map(({ from, to, label }) => ({ middle: x0 + ((from + to) / 2) * k, size: textWidth(label) })),
+    row.map(({ from, to, label }) => ({ middle: x0 + ((from + to) / 2) * k, size: textWidth(label, char_px) })),
     0,
     width,
   );
@@ -171,7 +170,7 @@ function level(side: "top" | "bottom", row: readonly Span[], i: number, { bounds
     from: x0 + from * k,
     to: x0 + to * k,
     edge,
-    label: { words: label, x: middles[j] ?? 0, y: at - LINE_PX / 2 - 2, wide: textWidth(label) },
+    label: { words: label, x: middles[j] ?? 0, y: at - LINE_PX / 2 - 2, wide: textWidth(label, char_px) },
   }));
 }
 
@@ -212,12 +211,12 @@ export function spread(wanted: ReadonlyArray<{ readonly middle: number; readonly
 }
 
 /** Words on leaders, below, each in the first line that has room for it near its point. */
-function laidNotes(notes: readonly Note[], { k, x0, y0, width }: On, top: number): LaidNote[] {
+function laidNotes(notes: readonly Note[], { k, x0, y0, width, char_px }: On, top: number): LaidNote[] {
   const lines: number[] = [];
   return [...notes]
     .sort((a, b) => a.at[0] - b.at[0])
     .map(({ at: [x, y], bold, words }): LaidNote => {
-      const wide = Math.min(width, textWidth(`${bold}${words}`));
+      const wide = Math.min(width, textWidth(`${bold}${words}`, char_px));
       const from = [x0 + x * k, y0 - y * k] as const;
       const wanted = Math.min(Math.max(0, from[0]), width - wide);
       const free = lines.findIndex((end) => end <= wanted);

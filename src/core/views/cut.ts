@@ -11,7 +11,7 @@ import type { Operation } from "../plan/plan.schema";
 import { profileOf } from "../plan/profile";
 import { filledPlaces } from "../plan/subjects/fill";
 import type { Mark } from "../record/treatment";
-import { sectionHeight } from "../survey/place";
+import { buildOf, sectionHeight } from "../survey/place";
 import { counted, doseGrams, inSentence, plain, present, type Scene } from "../units";
 import type { Act } from "./acts";
 import type { Worked } from "./worked";
@@ -88,11 +88,12 @@ function lossCut(damage: WorkedDamage, { place, layers, proud_mm }: PlaceLayers,
   const scene = lossScene({
     profile,
     hatch: on.hatch,
+    // what hardens from its sides is drawn as high as it is
     layers: layers.map(({ surface_mm }, i) => ({
       name: rows[i]?.name ?? "",
       words: rows[i]?.state ?? "",
       hatch: rows[i]?.hatch ?? "putty",
-      surface_mm,
+      surface_mm: surface_mm < 0 ? (surface_mm * profile.depth) / buildOf(place) : surface_mm,
       shrinks_mm: rows[i]?.shrinks_mm ?? 0,
     })),
     proud_mm,
@@ -134,7 +135,7 @@ function layerRow(layers: PlaceLayers["layers"], i: number, place: WorkPlace, lo
   const mark = laid && log.marks.get(laid.id);
   const mixed = mix && log.marks.get(mix.id);
   const act = laid && log.acts.get(laid.id);
-  const below = layers[i - 1]?.surface_mm ?? -(place.depth_mm ?? 0);
+  const below = layers[i - 1]?.surface_mm ?? -buildOf(place);
   return {
     name: layers.length > 1 ? `Layer ${n}` : "The fill",
     material: link.material.name,

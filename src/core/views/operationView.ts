@@ -29,6 +29,8 @@ export interface OperationView
   /** While it is blocked: what it waits for, and how long after that. */
   readonly after?: ReadonlyArray<Pick<Operation["after"][number], "op" | "min_min" | "max_min">>;
   readonly because: string;
+  /** Of a step that photographs: the moment it is for, and how many pictures of it are kept. */
+  readonly pictures?: { readonly moment: Moment; readonly kept: number };
   readonly consequence?: string;
   /** Damages that it is for, by their numbers on the condition map. */
   readonly tokens: readonly number[];
@@ -290,6 +292,19 @@ function markView(
     words,
     ...(body.hands_min === undefined ? {} : { hands_min: body.hands_min }),
   };
+}
+
+/** When a photograph was taken: before anything, at work, or when it is done. */
+type Moment = "before" | "during" | "after";
+
+/** Steps that photograph know the pictures of their moment: what is at the bench goes by those of the survey too. */
+export function withPictures(views: readonly OperationView[], kept: ReadonlyArray<{ readonly moment: Moment }>): OperationView[] {
+  return views.map((view) => {
+    if (view.kind !== "photograph") return view;
+    const moment = view.station === "close" ? "after" : "before";
+    const mine = kept.filter((each) => (each.moment === "after") === (moment === "after"));
+    return { ...view, pictures: { moment, kept: mine.length } };
+  });
 }
 
 /** The places of a treatment, with where each stands. */

@@ -17,7 +17,7 @@ export const AIR = { temp_C: 20, rh_pct: 50 };
 export const WALL = wall("UTC");
 
 export const JAR: PieceFacts = { kind: "vessel", part: "p", parts: [{ id: "p", substrate: "stoneware", finish: "glaze" }] };
-export const CHIP: DamageOf<"chip"> = { kind: "chip", length_mm: 34, depth_mm: 11, thickness_mm: 6 };
+export const CHIP: DamageOf<"chip"> = { kind: "chip", length_mm: 17, depth_mm: 11, thickness_mm: 12 };
 
 /** Minutes before noon, what was written, and what it corrects. */
 export type Told = readonly [minutesAgo: number, body: EventBody, corrects?: string];

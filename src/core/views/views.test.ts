@@ -233,7 +233,7 @@ describe("what pages show", () => {
   test("every kind of entry has its words; an operation by its own", () => {
     const names = new Map([["r1/fill/mix-1/epoxy-putty", "Mix layer 1"]]);
     const says = (body: Parameters<typeof entryWords>[0]) => entryWords(body, names);
-    expect(says(surveyed())).toBe("Surveyed: edge chip, 34 × 11 × 6 mm");
+    expect(says(surveyed())).toBe("Surveyed: edge chip, 17 × 11 × 12 mm");
     expect(says(matched)).toBe("Chose epoxy putty → acrylic paint and pigments → clear acrylic gloss, reversible first");
     expect(says(mixed(1))).toBe("Mix layer 1, epoxy putty (weighed: A 1.02 g, B 1.00 g)");
     expect(says(done("r1/fill/check-fill/d1", { surface_mm: -0.3, note: "one pit" }))).toBe(

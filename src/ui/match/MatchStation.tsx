@@ -39,7 +39,7 @@ export function MatchStation({ treatment, damage, way, because, input, question,
     ask,
   );
   if (!answer) return <p className="py-6 text-read leading-[24px]">“{way}” needs no material here. Correct the survey, or go on.</p>;
-  const { role, roles, other, links, missing } = answer;
+  const { role, roles, other, links, missing, elsewhere } = answer;
   const acts: DeskActs = {
     choose: (link, key, reason) => {
       const { [link]: _, ...others } = asked.forced;
@@ -91,6 +91,7 @@ export function MatchStation({ treatment, damage, way, because, input, question,
             missing={asking ? "Judging …" : missing}
             entry={entry}
             needsReason={referrals.length > 0}
+            elsewhere={asking ? [] : elsewhere}
             planned={forget}
           />
         </div>

@@ -10,7 +10,16 @@ export interface DeskAnswer {
   readonly other: string;
   readonly links: readonly ChainLink[];
   readonly missing: string;
+  /** Other damages of the piece that have no materials yet and that this choice fits as it is. */
+  readonly elsewhere: readonly Elsewhere[];
   readonly view: ReactNode;
+}
+
+/** The same choice at another damage. */
+export interface Elsewhere {
+  readonly damage: string;
+  readonly title: string;
+  readonly links: readonly ChainLink[];
 }
 
 /** Asks the server; undefined = no material is needed. */

@@ -22,7 +22,7 @@ function opened(substrate: Substrate, finish: Finish, damage: Damage, service: o
   const desk = deskOf(facts, question);
   if (!desk) throw new Error("no material is asked for");
   const { role, other, links, missing } = desk;
-  const first = { role, roles: desk.found.roles, other, links, missing, view: createElement(MatchView, { desk }) };
+  const first = { role, roles: desk.found.roles, other, links, missing, elsewhere: [], view: createElement(MatchView, { desk }) };
   const way = found.way.label;
   const props = { treatment: "t", damage: "d1", input, question, first, ask: async () => first, way, stale: false, referrals };
   const markup = renderToStaticMarkup(createElement(MatchStation, props));

@@ -9,6 +9,7 @@ import { lazily } from "../frame/lazily";
 import { useNow, useWall } from "../frame/now";
 import { doneAt, type Kept } from "../outbox/queue";
 import { Sign, SignShape } from "../signs/Sign";
+import { PictureInput } from "../stations/PictureInput";
 import { useLog } from "../treatment/TreatmentLog";
 import { BackTo } from "./BackTo";
 import { Batches } from "./Batches";
@@ -154,6 +155,9 @@ function Marked({ operation, mark, wall }: { operation: OperationView; mark: Non
   );
 }
 
+const LEAVE_OUT = { open: "Leave it out", ask: "Why is it left out?", act: "Leave it out" };
+const NONE_TAKEN = { open: "None taken", ask: "Why is there no photograph?", act: "None was taken" };
+
 function Acts({
   operation,
   places,
@@ -198,19 +202,32 @@ function Acts({
         </button>
       </div>
     );
+  const noPicture = operation.pictures?.kept === 0;
   const skip = (
     <Reasoned
       name={`skip:${id}`}
-      open="Leave it out"
-      ask="Why is it left out?"
-      act="Leave it out"
-      write={(reason) => log.write({ kind: "skipped", op: id, reason })}
+      {...(noPicture ? NONE_TAKEN : LEAVE_OUT)}
+      write={(reason) => log.write({ kind: "skipped", op: id, reason: noPicture ? `No photograph was taken: ${reason}` : reason })}
     />
   );
   if (elsewhere)
     return (
       <div className="op-acts">
         <span className="sub">{elsewhere}</span>
+        {skip}
+      </div>
+    );
+  if (noPicture && operation.pictures)
+    return (
+      <div className="op-acts">
+        <PictureInput
+          treatment={log.treatment}
+          moment={operation.pictures.moment}
+          caption={operation.title}
+          label="Add the photograph"
+          go={now}
+          added={() => void log.write({ kind: "done", op: id })}
+        />
         {skip}
       </div>
     );

@@ -10,10 +10,13 @@ interface Props {
   readonly light?: (layer: number | undefined) => void;
 }
 
+/** Widest character of the condensed face at the size of the drawings, px; measured, and held by a test in the browser. */
+const CHAR_PX = 6.2;
+
 /** A cut, true to scale: ground, loss, layers, what is let in, lines of heights, dimensions that never overlap. */
 export function Section({ cut, width, tallest, lit, light }: Props) {
   const { title, note, scene, layers, words } = cut;
-  const sheet = sheetOf(scene, width, tallest);
+  const sheet = sheetOf(scene, width, tallest, CHAR_PX);
   return (
     // biome-ignore lint/a11y/useSemanticElements: a drawing whose layers can be reached is a group, never a fieldset
     <svg

@@ -1,10 +1,8 @@
 "use client";
-import { useRouter } from "next/navigation";
-import { type ChangeEvent, useId, useState } from "react";
-import { FieldError } from "../forms/FieldError";
-import { send } from "../forms/send";
+import { useId, useState } from "react";
 import { useWall } from "../frame/now";
 import { useRemove } from "../frame/Undo";
+import { PictureInput } from "./PictureInput";
 
 export interface PhotographView {
   readonly id: string;
@@ -16,8 +14,6 @@ export interface PhotographView {
 }
 
 const MOMENT_LABELS: Readonly<Record<PhotographView["moment"], string>> = { before: "Before", during: "During", after: "After" };
-
-const MAX_BYTES = 12 * 1024 * 1024;
 
 interface Props {
   readonly treatment: string;
@@ -68,33 +64,8 @@ export function PhotographFigure({ photograph, plain = false }: { photograph: Ph
 }
 
 function AddPhotograph({ treatment, moment, first }: { treatment: string; moment: PhotographView["moment"]; first: boolean }) {
-  const router = useRouter();
   const input = useId();
   const [caption, setCaption] = useState("");
-  const [busy, setBusy] = useState(false);
-  const [error, setError] = useState<string>();
-  const add = async (event: ChangeEvent<HTMLInputElement>) => {
-    const { files } = event.target;
-    const file = files?.[0];
-    if (!file || busy) return;
-    setError(undefined);
-    if (file.size > MAX_BYTES) {
-      setError(`${file.name} is over 12 MB. Save it smaller, then add it again.`);
-      event.target.value = "";
-      return;
-    }
-    setBusy(true);
-    const query = new URLSearchParams({ id: crypto.randomUUID(), moment, caption: caption.trim() });
-    const sent = await send("POST", `/api/treatments/${treatment}/photographs?${query}`, file);
-    setBusy(false);
-    event.target.value = "";
-    if (!sent.ok) {
-      setError(sent.problem.detail);
-      return;
-    }
-    setCaption("");
-    router.refresh();
-  };
   return (
     <div className="mt-2 grid grid-cols-[minmax(0,1fr)_auto] items-end gap-2">
       <div>
@@ -110,22 +81,13 @@ function AddPhotograph({ treatment, moment, first }: { treatment: string; moment
           onChange={(event) => setCaption(event.target.value)}
         />
       </div>
-      <div className="file-btn">
-        <input
-          id={input}
-          type="file"
-          accept="image/jpeg,image/png,image/webp"
-          className="file-input"
-          onChange={(event) => void add(event)}
-          aria-describedby={error ? `${input}-wrong` : undefined}
-        />
-        <label htmlFor={input} className="btn">
-          {busy ? "Adding …" : first ? "Add a photograph" : "Add another"}
-        </label>
-      </div>
-      <div className="col-span-2">
-        <FieldError id={`${input}-wrong`}>{error}</FieldError>
-      </div>
+      <PictureInput
+        treatment={treatment}
+        moment={moment}
+        caption={caption}
+        label={first ? "Add a photograph" : "Add another"}
+        added={() => setCaption("")}
+      />
     </div>
   );
 }

@@ -19,7 +19,7 @@ import { useLog } from "../treatment/TreatmentLog";
 import { Inspection, Use } from "./Answers";
 import { ConditionMap, type DamageMark } from "./ConditionMap";
 import { KindField, MeasureFields } from "./DamageFields";
-import { type ReadSurvey, readSurvey, type SurveyForm, startForm } from "./surveyForm";
+import { asAsked, type ReadSurvey, readSurvey, type SurveyForm, startForm } from "./surveyForm";
 import type { SurveyPart } from "./surveyPart";
 import { useWays } from "./useWays";
 
@@ -94,11 +94,13 @@ export function SurveyStation(props: Props) {
   const [part_id, keepPart, forgetPart] = useKept(`survey-part:${treatment}:${damage}`, props.part_id);
   const chosenPart = parts.find(({ id }) => id === part_id);
   const part = chosenPart?.name ?? props.part;
-  const ways = useWays(treatment, values, stance, part_id);
+  const made = chosenPart ?? props.made;
+  const asked = asAsked(values, made);
+  const ways = useWays(treatment, asked, stance, part_id);
   const taken = ways.ways.find(({ way }) => way === values.way) ?? ways.ways.find(({ preselected }) => preselected);
-  const { on, finish } = chosenPart ?? props.made;
+  const { on, finish } = made;
   const readAll = (typed: SurveyForm): Read<Checked> => {
-    const read = readSurvey(typed);
+    const read = readSurvey(asAsked(typed, made));
     const taken = wayOf(typed, ways.ways.find(({ preselected }) => preselected)?.way);
     const wrong = {
       ...errorsIn(read, taken),
@@ -156,7 +158,7 @@ export function SurveyStation(props: Props) {
             <Use {...part_} />
             <Inspection {...part_} on={on} finish={finish} />
             <div>
-              <Suspense fallback={told}>{live ? <Tells values={values} on={on} finish={finish} /> : told}</Suspense>
+              <Suspense fallback={told}>{live ? <Tells values={asked} on={on} finish={finish} /> : told}</Suspense>
               <div className="mt-4">
                 <TextField label="What you saw" field={form.register("found")} hint="in your words, for the next restorer" long />
               </div>

@@ -1,5 +1,5 @@
-import type { DamageKind, EarlierGlue } from "@/core/catalogue";
-import type { Check, Limit } from "@/core/survey/inspection.data";
+import type { DamageKind, EarlierGlue, FinishRow, SubstrateRow } from "@/core/catalogue";
+import { type Check, checksFor, type Limit } from "@/core/survey/inspection.data";
 import { type Damage, lacksSection, MEASURES, type Measure } from "@/core/survey/measures.data";
 import type { Service, Survey } from "@/core/survey/survey.schema";
 import { parseLength, plain } from "@/core/units";
@@ -100,6 +100,15 @@ export function startForm({
 export function sharedForm({ service, finish_survives, limits }: Survey): SurveyForm {
   const { heat_C, ...answers } = service;
   return { ...EMPTY_SURVEY, service: answers, finish_survives, limits: limits ?? {}, heat_C: heat_C === undefined ? "" : plain(heat_C) };
+}
+
+/**
+ * A survey as it is asked of this material for this damage: what was found under another kind of damage is no finding of this one. It stays
+ * in the form, so that a slip of the kind loses nothing.
+ */
+export function asAsked(form: SurveyForm, { on, finish }: { readonly on: SubstrateRow; readonly finish: FinishRow }): SurveyForm {
+  const checks: readonly string[] = form.kind === "" ? [] : checksFor(on, finish.film, form.kind).map(({ check }) => check);
+  return { ...form, inspected: Object.fromEntries(Object.entries(form.inspected).filter(([check]) => checks.includes(check))) };
 }
 
 /** Read what was typed: a survey, or an error for each field that is wrong. */

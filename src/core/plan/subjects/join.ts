@@ -4,6 +4,7 @@ import { layup } from "../../join/layup";
 import { consistencyFor, pressureFor } from "../../join/pressure.data";
 import { type AllSubjects, type LetIn, linkAt, placesWith, type Sitting, type Size } from "../../operation/subject";
 import { joinsASitting } from "../../ready/assembly";
+import { CLOSED_FILM_MM } from "../../survey/place";
 import { tearLength } from "../../survey/places/tear";
 import { present } from "../../units";
 import { pressureFacts } from "../braceQuestion";
@@ -44,7 +45,19 @@ function letIn(c: Context, place: WorkPlace): LetIn[] {
   const { kind, size } = c.brace;
   const rod = kind === "wire" || (place.name === "core" && c.damage.kind === "tip");
   const as = place.name === "anchors" ? "anchors" : kind === "spline" ? "spline" : rod ? "rod" : "dowel";
-  return [{ ...c, here: [place], link, as, kind, size, ...present({ glue: linkAt(c, place, "adhesive") }) }];
+  const glue = linkAt(c, place, "adhesive") ?? (as === "spline" ? glueOfFaces(c) : undefined);
+  const glue_cm3 = as === "spline" ? braceGlueCm3(size, CLOSED_FILM_MM) : roundTheRod(size);
+  return [{ ...c, here: [place], link, as, kind, size, glue_cm3, ...present({ glue }) }];
+}
+
+/** What fills the play of a hole round its rod, cm³. */
+const roundTheRod = ({ hole_mm = 0, diameter_mm = 0, embed_mm = 0 }: Size): number =>
+  ((Math.PI / 4) * (hole_mm ** 2 - diameter_mm ** 2) * embed_mm) / 1000;
+
+/** A joint is glued first and routed across when it is closed: its splines stand in its own glue. */
+function glueOfFaces(c: Context): PlanLink | undefined {
+  const [faces] = placesWith(c, "adhesive").filter(({ kind }) => kind === "faces");
+  return faces && linkAt(c, faces, "adhesive");
 }
 
 function cleatsAt(c: Context, place: WorkPlace): JoinSubjects["cleats"] {
@@ -125,7 +138,9 @@ function sittingsAt(c: Context, at: WorkPlace, core: boolean): Sitting[] {
   const { material } = link;
   const { film_mm = 0.1, area_mm2 = 0, joins = 1, gap_mm } = at;
   const of = sittingsFor(c, at, link);
-  const braced_cm3 = c.brace && core ? braceGlueCm3(c.brace.size, film_mm) : 0;
+  const splined = c.brace?.kind === "spline";
+  const withGlue = core && !splined;
+  const braced_cm3 = c.brace && withGlue ? braceGlueCm3(c.brace.size, film_mm) : 0;
   const contact = link.class === "contact-adhesive";
   const dries = material.cure.by === "drying";
   const lays = layingsOf(c, 1, contact).length > 0;
@@ -137,7 +152,8 @@ function sittingsAt(c: Context, at: WorkPlace, core: boolean): Sitting[] {
     of,
     film_mm,
     braced_cm3,
-    core,
+    core: withGlue,
+    splined,
     contact,
     dries,
     lays,

@@ -35,6 +35,8 @@ const edge = (
   opening_mm2: length_mm * thickness_mm,
   opening_mm: depth_mm,
   width_mm: thickness_mm,
+  // both faces of the wall are open: it hardens from there, however high it is
+  build_mm: Math.min(depth_mm, thickness_mm),
 });
 
 /** Broken out of a face: an oval bowl. */

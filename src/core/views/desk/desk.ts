@@ -125,6 +125,17 @@ export function deskOf({ input, places, shelf, choice }: DeskFacts, question: De
   };
 }
 
+/**
+ * The same choice at another damage of the piece: its whole chain, where every link that was chosen here and is needed there fits there too;
+ * undefined where one does not, or where nothing is needed.
+ */
+export function sameChoice(there: DeskFacts, stance: Stance, links: readonly ChainLink[]): readonly ChainLink[] | undefined {
+  const picks = picksOf(links);
+  const desk = deskOf(there, { stance, picks, forced: {} });
+  if (desk?.missing !== "") return undefined;
+  return desk.chain.every((link) => picks[link.role] === undefined || picks[link.role] === keyOf(link)) ? desk.links : undefined;
+}
+
 function swapWords({ byRole }: Matching, chain: readonly Judgement[], role: Role, before: string): string {
   const name = (judged: Judgement | undefined) => inSentence(judged?.product?.name ?? judged?.row.name ?? "");
   const was = byRole.get(role)?.find((each) => keyOf(each) === before);

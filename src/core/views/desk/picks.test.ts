@@ -1,7 +1,22 @@
-import type { Shelf } from "../../match/case";
+import { factsOf, type Shelf } from "../../match/case";
+import { clashesWith } from "../../match/chains";
+import type { Judgement } from "../../match/judge";
 import { matching } from "../../match/match";
 import type { MatchInput } from "../../match/match.schema";
-import { askedPlaces, candidates, chainFor, changesSince, forcedOf, keyOf, otherWould, picksOf, refusedOf, shared, summary } from "./picks";
+import {
+  askedPlaces,
+  candidates,
+  chainFor,
+  changesSince,
+  forcedOf,
+  givenWay,
+  keyOf,
+  otherWould,
+  picksOf,
+  refusedOf,
+  shared,
+  summary,
+} from "./picks";
 
 const ask = (over: Partial<MatchInput> = {}): MatchInput => ({
   substrate: "stoneware",
@@ -123,4 +138,33 @@ test("a what-if changes the figures of its places, and only those that it names"
   expect([wider.at.adhesive?.damage.gap_mm, wider.at.filler?.damage.depth_mm]).toEqual([2, 6]);
   const slower = askedPlaces(places, surveyed, { ...surveyed, working_min: 40 });
   expect([slower.at.adhesive?.working_min, slower.at.filler?.working_min]).toEqual([40, "none"]);
+});
+
+describe("what stood beside a new pick", () => {
+  const cases: readonly MatchInput[] = [
+    ask({ substrate: "gypsum", finish: "none", damage: { kind: "eroded", depth_mm: 8 }, found: { powders: true } }),
+    ask({ substrate: "hardwood", finish: "shellac", damage: { kind: "chip", depth_mm: 6 } }),
+    ask({ substrate: "leather", finish: "dye", damage: { kind: "tear", depth_mm: 1.5, gap_mm: 1 }, service: { flex: true } }),
+  ];
+
+  test.each(cases.map((input) => [`${input.substrate}, ${input.damage.kind}`, input] as const))(
+    "%s: stays where nothing refuses it",
+    (_, input) => {
+      const found = matching(input);
+      const facts = factsOf(input);
+      const refused = (links: readonly Judgement[]) =>
+        links.some((link, i) => clashesWith(facts, links.slice(0, i), link).some(({ effect }) => effect === "refuse"));
+      const shown = Object.fromEntries(chainFor(found, {}).map((link) => [link.role, keyOf(link)]));
+      for (const { row } of candidates(found, "filler")) {
+        const chain = chainFor(found, { filler: row.class }, {}, shown, refused);
+        expect(chain.find(({ role }) => role === "filler")?.row.class).toBe(row.class);
+        for (const [role, before] of givenWay(chain, { filler: row.class }, shown)) {
+          const back = chain.map((link) =>
+            link.role === role ? (found.byRole.get(role)?.find((each) => keyOf(each) === before) ?? link) : link,
+          );
+          expect([row.class, role, refused(back)]).toEqual([row.class, role, true]);
+        }
+      }
+    },
+  );
 });

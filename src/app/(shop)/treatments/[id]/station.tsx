@@ -4,7 +4,7 @@ import { present, wall } from "@/core/units";
 import { buildOf } from "@/core/views/build";
 import type { BuildPlace } from "@/core/views/buildRows";
 import { filledDamages } from "@/core/views/filledDamages";
-import { operationViews, placeViews } from "@/core/views/operationView";
+import { operationViews, placeViews, withPictures } from "@/core/views/operationView";
 import { roundsThrough, spotsOf } from "@/core/views/rounds";
 import { routeOf, stationAfter, stationsBack } from "@/core/views/route";
 import { Build } from "@/ui/build/Build";
@@ -82,7 +82,7 @@ export function workStation(
   station: Station,
   own: { readonly elsewhere?: Readonly<Record<string, string>>; readonly panels?: ReactNode } = {},
 ): ReactNode {
-  const { id, treatment, worked, acts, item, air, next, products, now } = view;
+  const { id, treatment, worked, acts, item, air, next, products, photographs, now } = view;
   if (item.brief.broken) return null;
   if (!worked)
     return (
@@ -96,7 +96,7 @@ export function workStation(
     <WorkStation
       treatment={id}
       station={station}
-      operations={operationViews(treatment, worked, acts, products, now)}
+      operations={withPictures(operationViews(treatment, worked, acts, products, now), photographs)}
       places={placeViews(treatment, worked)}
       rounds={roundsThrough(station, treatment, worked)}
       acts={item.brief}

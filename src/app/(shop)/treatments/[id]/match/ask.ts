@@ -1,11 +1,9 @@
 "use server";
 import type { DeskQuestion } from "@/core/views/desk/desk";
-import { deskFacts } from "@/core/views/desk/deskFacts";
 import type { DeskAnswer } from "@/ui/match/deskAnswer";
 import { DeskInput } from "@/work/inputs.schema";
 import { parse } from "@/work/parse";
 import { treatmentPage } from "@/work/treatments";
-import { pieceFacts } from "@/work/working";
 import { answerTo } from "./answer";
 
 /** Judge a question at Match anew, with the rules, the cabinet and the air as they are now. Nothing is saved. */
@@ -13,6 +11,5 @@ export async function askDesk(treatment: string, damage: string, input: unknown)
   const question = parse(DeskInput, input) as DeskQuestion;
   const page = await treatmentPage(treatment);
   const record = page.treatment.damages.find(({ id }) => id === damage);
-  const facts = record && deskFacts({ ...page, piece: pieceFacts(page.record) }, record).facts;
-  return facts && answerTo(facts, question);
+  return record && answerTo(page, record, question);
 }

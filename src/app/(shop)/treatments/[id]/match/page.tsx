@@ -1,13 +1,11 @@
 import type { DamageRecord } from "@/core/record/treatment";
 import { firstQuestion } from "@/core/views/desk/desk";
-import { deskFacts } from "@/core/views/desk/deskFacts";
 import { Link } from "@/ui/frame/Link";
 import { MatchStation } from "@/ui/match/MatchStation";
-import { pieceFacts } from "@/work/working";
 import { Earlier } from "../Earlier";
 import { buildPanel, type StationView, stationPage } from "../station";
 import { stationMetadata } from "../title";
-import { answerTo } from "./answer";
+import { answerTo, toldOf } from "./answer";
 import { askDesk } from "./ask";
 
 export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/match">) => stationMetadata(params, "match");
@@ -51,7 +49,7 @@ function Damages({ view: { id, treatment, damages }, shown }: { view: StationVie
 
 function DamageMatch({ view, damage }: { view: StationView; damage: DamageRecord }) {
   const { id } = view;
-  const { facts, way, because, referrals } = deskFacts({ ...view, piece: pieceFacts(view.record) }, damage);
+  const { facts, way, because, referrals } = toldOf(view, damage);
   if (!facts)
     return (
       <p className="max-w-[560px] py-4 text-read leading-[22px]">
@@ -65,7 +63,7 @@ function DamageMatch({ view, damage }: { view: StationView; damage: DamageRecord
       damage={damage.id}
       input={facts.input}
       question={question}
-      first={answerTo(facts, question)}
+      first={answerTo(view, damage, question)}
       ask={askDesk.bind(null, id, damage.id)}
       way={way}
       {...(because ? { because } : {})}
