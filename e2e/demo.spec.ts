@@ -1,5 +1,5 @@
 import { expect } from "@playwright/test";
-import { demoTreatment, firstKeys, MATCHED, newTreatment, photograph, SURVEYED, test, workOff, write } from "./support";
+import { demoTreatment, firstKeys, MATCHED, newTreatment, photograph, photographed, SURVEYED, test, workOff, write } from "./support";
 
 test("the bench is alive at first sight: work now, hands off, the Shelf in its order", async ({ page }) => {
   await page.goto("/");
@@ -168,6 +168,7 @@ test("a step taken back is open again, and the log keeps both entries", async ({
   const { treatment } = await newTreatment(page);
   await write(page, treatment, 0, SURVEYED);
   await write(page, treatment, 1, MATCHED);
+  await photographed(page, treatment);
   await page.goto(`/treatments/${treatment}/ready`);
   await page.getByRole("button", { name: /^Done: Photograph/ }).click();
   await page.getByText("1 behind").click();
@@ -220,6 +221,7 @@ test("an operation is left out with its reason, which Close repeats, with what i
   const { treatment } = await newTreatment(page);
   await write(page, treatment, 0, SURVEYED);
   await write(page, treatment, 1, MATCHED);
+  await photographed(page, treatment);
   await page.goto(`/treatments/${treatment}/ready`);
   const first = page.getByRole("list", { name: "Operations" }).getByRole("listitem").first();
   await first.getByRole("button", { name: "Leave it out" }).click();

@@ -1,5 +1,5 @@
 import { expect } from "@playwright/test";
-import { demoTreatment, expectAccessible, MATCHED, newTreatment, photograph, SURVEYED, test, write } from "./support";
+import { demoTreatment, expectAccessible, MATCHED, newTreatment, photograph, photographed, SURVEYED, test, write } from "./support";
 
 test("absurd and wrong sizes are said at their fields, and what was typed stays", async ({ page }) => {
   const { treatment } = await newTreatment(page);
@@ -71,6 +71,7 @@ test("two devices on one treatment: the second is told, keeps its entry, and may
   const { treatment } = await newTreatment(page);
   await write(page, treatment, 0, SURVEYED);
   await write(page, treatment, 1, MATCHED);
+  await photographed(page, treatment);
   await page.goto(`/treatments/${treatment}/ready`);
   await other.goto(`/treatments/${treatment}/ready`);
   await page.getByRole("button", { name: /^Done: Photograph/ }).click();
@@ -87,6 +88,7 @@ test("two windows of one device: what is written in one is seen in the other", a
   const { treatment } = await newTreatment(page);
   await write(page, treatment, 0, SURVEYED);
   await write(page, treatment, 1, MATCHED);
+  await photographed(page, treatment);
   const window = await context.newPage();
   for (const each of [page, window]) await each.goto(`/treatments/${treatment}/ready`, { waitUntil: "networkidle" });
   await page.getByRole("button", { name: /^Done: Photograph/ }).click();
@@ -136,6 +138,7 @@ test("pressing twice makes one record", async ({ page }) => {
   const treatment = /treatments\/([^/]+)/.exec(page.url())?.[1] ?? "";
   await write(page, treatment, 0, SURVEYED);
   await write(page, treatment, 1, MATCHED);
+  await photographed(page, treatment);
   await page.goto(`/treatments/${treatment}/ready`);
   await page.getByRole("button", { name: /^Done: Photograph/ }).dblclick();
   await expect(page.getByText("1 behind")).toBeVisible();

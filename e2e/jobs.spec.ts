@@ -248,7 +248,10 @@ test("job 10: a torn bag: patch, sections, trough, grain before it skins, dressi
   await workOff(page, treatment, before("close"));
   await go(page, treatment, "close");
   await inOrder(page, /^Dress the leather/, /^Photograph it from the same places/);
-  await page.locator("input[type=file]").setInputFiles(await photograph("after.jpg"));
+  await page
+    .getByRole("region", { name: "Photographs" })
+    .locator("input[type=file]")
+    .setInputFiles(await photograph("after.jpg"));
   await expect(page.getByRole("img", { name: /^After/ })).toBeVisible();
 });
 

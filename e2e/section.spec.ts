@@ -48,8 +48,8 @@ for (const [name, station] of [
   });
 
 test("layer and row point at one another, by mouse and by keyboard", async ({ page }) => {
-  await page.goto(`/treatments/${demoTreatment("lemonade-jar")}/fill`);
-  const layer = section(page).getByRole("button", { name: /^Layer 2, Epoxy putty/ });
+  await page.goto(`/treatments/${demoTreatment("concertina")}/fill`);
+  const layer = section(page).getByRole("button", { name: /^Layer 2, Flexible filling compound/ });
   const row = section(page).getByRole("row").filter({ hasText: "Layer 2" });
   await expect(layer).toHaveAttribute("aria-pressed", "false");
   await row.hover();

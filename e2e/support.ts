@@ -184,6 +184,15 @@ export async function putAway(page: Page): Promise<void> {
   for (const id of made.splice(0)) expect((await page.request.put(`/api/removed/pieces/${id}`)).ok()).toBe(true);
 }
 
+/** A treatment with a picture of how it was found: the step that photographs is then a press. */
+export async function photographed(page: Page, treatment: string): Promise<void> {
+  const { buffer } = await photograph();
+  const query = new URLSearchParams({ id: crypto.randomUUID(), moment: "before", caption: "" });
+  const headers = { "content-type": "image/jpeg" };
+  const response = await page.request.post(`/api/treatments/${treatment}/photographs?${query}`, { data: buffer, headers });
+  expect(response.status(), await response.text()).toBe(201);
+}
+
 /** Write an entry in a treatment's log through the API. */
 export async function write(page: Page, treatment: string, version: number, body: object, at?: string): Promise<void> {
   const response = await page.request.post(`/api/treatments/${treatment}/log`, { data: { key: crypto.randomUUID(), version, body, at } });

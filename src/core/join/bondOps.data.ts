@@ -96,10 +96,19 @@ export const BOND_OPS = {
     figures: ({ material, takes: all, here, facts }) => ({ faces_cm2: faceOf(here) / 100, ...(material && all ? doseFigures(doseOf(material, all, facts.scale_step_g)) : {}) }),
     cautions: ({ material, takes: all }) => (material && all ? mixCautions(material, all) : []),
   }),
+  "tape-behind": row({
+    each: "sitting",
+    kind: "form",
+    when: ({ wicked, at, n }) => wicked && at.open_behind === true && n === 1,
+    needs: [first("clean", "tape holds on what is clean"), first("mask", "its edge is guarded")],
+    hands: [3, 8],
+    words: { title: "Tape it behind", text: "Close the crack from behind with tape, rubbed down along its whole length", why: "What is drawn through is lost, and shows on the other face.", done_when: "no light comes through it" },
+  }),
   bond: row({
     each: "sitting",
     kind: "bond",
     needs: [
+      first("tape-behind", "it is closed behind"),
       { after: "clamp", n: 1, of: "inner", when: (s: Sitting) => isFirst(s) && s.f.damage === "loose-joint", because: "the inner joint goes first: once this one closes, nothing else can go in" },
       ...BEFORE_SITTING.map((need) => ({ ...need, when: (s: Sitting) => !s.mixes && (need.when === undefined || need.when(s)) })),
       { after: "mix-glue", n: "same", until: ["working"], when: (s: Sitting) => s.mixes && !s.dries, because: "while it is workable" },
@@ -108,7 +117,9 @@ export const BOND_OPS = {
     ...one,
     amount: (s) => ({ ...takes(s), ...(s.mixes ? { mixed: true as const } : {}) }),
     starts: "clamped",
-    facts: ({ f, contact, oneByOne, mixes, core, joins, thickened, link }) => ({
+    facts: ({ f, contact, oneByOne, mixes, core, joins, thickened, link, wicked }) => ({
+      end_grain: f.damage === "break-across" && f.on.family === "wood",
+      wicked,
       contact,
       oneByOne,
       mixes,
@@ -120,6 +131,7 @@ export const BOND_OPS = {
     hands: ({ facts: { joins } }) => (joins === undefined ? [4, 10] : [5 * joins, 8 * joins]),
     words: (op) => {
       const { facts } = op;
+      if (facts.wicked) return { title: "Let it be drawn in", text: layWords(op), why: "A crack draws in what is thin and warm; paste stays on top.", done_when: "it stands along the whole line and takes no more" };
       return {
         title: (op.of ?? 1) > 1 ? `Glue, sitting ${op.n}` : facts.contact ? "Brush contact glue on" : "Glue the faces",
         text: layWords(op),
@@ -151,6 +163,7 @@ export const BOND_OPS = {
   clamp: row({
     each: "sitting",
     kind: "clamp",
+    when: ({ wicked }) => !wicked,
     needs: [...whileOpen("while it still moves"), { after: "lay-sheet", n: "same", because: "the piece lies in its place" }],
     material: ({ link }) => link.material,
     thickness: ({ film_mm }) => film_mm,
@@ -170,7 +183,7 @@ export const BOND_OPS = {
     each: "sitting",
     stem: "check-#",
     kind: "check",
-    when: ({ contact }) => !contact,
+    when: ({ contact, wicked }) => !contact && !wicked,
     needs: [
       { after: "clamp", n: "same", settles: looks, until: ["working"], when: (s) => !s.oneByOne, because: "joints slide while the glue is wet" },
       { after: "clamp", n: "same", settles: looks, when: (s) => s.oneByOne, because: "joints slide while the glue is wet" },
@@ -205,13 +218,13 @@ export const BOND_OPS = {
   unclamp: row({
     each: "sitting",
     kind: "unclamp",
-    when: ({ contact }) => !contact,
+    when: ({ contact, wicked, at }) => !contact && (!wicked || at.open_behind === true),
     needs: [
       { after: "bond", n: "same", stage: ["handle", "hard", "full"], because: "handling strength" },
       { after: "clamp", n: "same", because: "what is on comes off" },
       { after: "check-joint", n: "same", because: "it was looked at" },
     ],
-    facts: ({ press }) => ({ off: press?.off ?? "Take the clamps off" }),
+    facts: ({ press, wicked }) => ({ off: wicked ? "Take the tape off behind" : (press?.off ?? "Take the clamps off") }),
     hands: [2, 6],
     words: ({ facts: { off } }) => ({ title: "Take the pressure off", text: off, why: "By handling strength, not by habit.", done_when: "the joint holds its own weight" }),
   }),
@@ -233,13 +246,15 @@ export const BOND_OPS = {
 const faceOf = (here: Told["here"]) => here.reduce((sum, { area_mm2 = 0 }) => sum + area_mm2, 0);
 
 /** Grams, faces and manner of one sitting. */
-function layWords(op: Told<{ contact: boolean; oneByOne: boolean; mixes: boolean; core: boolean; joins: number | undefined; thickened: string; drawn: boolean }>): string {
+function layWords(op: Told<{ end_grain: boolean; wicked: boolean; contact: boolean; oneByOne: boolean; mixes: boolean; core: boolean; joins: number | undefined; thickened: string; drawn: boolean }>): string {
   const { facts } = op;
   const grammes = grams(op.takes?.mass_g ?? 0);
+  if (facts.wicked) return `Warm the crack to some 40 °C, set ${nameOf(op)} along it drop by drop${facts.mixes ? "" : `, ${grammes}`}, and let it be drawn in; again until it takes no more`;
   if (facts.contact) return `Brush ${nameOf(op)} thinly on sheet and bed, ${grammes}; let both go touch-dry`;
   const faces = facts.joins !== undefined && facts.joins !== 1 ? `${plain(facts.joins)} joins` : "both faces";
   if (facts.oneByOne) return `Join by join, ${faces}: brush ${nameOf(op)} on both faces${facts.mixes ? "" : `, ${grammes} in all`}, press, hold until it tacks`;
-  return `Wet ${faces} with ${nameOf(op)}${facts.mixes ? "" : `, ${grammes}`}${facts.thickened ? `, ${facts.thickened}` : ""}${facts.core ? ", the brace and its hole too" : ""}${sitting(op)}`;
+  const first = facts.end_grain ? "Wet the end grain and let it drink, five minutes; then wet both faces again" : `Wet ${faces}`;
+  return `${first} with ${nameOf(op)}${facts.mixes ? "" : `, ${grammes}`}${facts.thickened ? `, ${facts.thickened}` : ""}${facts.core ? ", the brace and its hole too" : ""}${sitting(op)}`;
 }
 
 /** How it is seen that a joint has not slid. */

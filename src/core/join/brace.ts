@@ -15,8 +15,8 @@ const STEEL_BRACE = 190;
  * Whether a joint needs a brace, and which. Bending stress at the break, M / W, or direct tension F / A without a lever, against the
  * glue line's strength at its grain angle after Hankinson: N = P·Q / (P·sin²α + Q·cos²α), P along the grain, Q of a glued butt
  * joint, α the angle between break and grain (FPL Wood Handbook 2021, ch. 5 and 10). Lengths mm, loads N.
- * Safety = strength over stress; needed under the safety that the material asks, not needed from 1.5 times it on; a tear always is, a crack
- * is at least optional.
+ * Safety = strength over stress; needed under the safety that the material asks, not needed from 1.5 times it on; a tear always is, and so
+ * is a square break of wood that carries; a crack is at least optional.
  */
 export function brace(input: BraceInput): BraceResult {
   const strength = STRENGTHS[input.material];
@@ -135,12 +135,16 @@ const LEAST: Partial<Readonly<Record<BraceJoint, BraceResult["needed"]>>> = { te
 /** Not needed from so many times the asked safety on. */
 const NOT_NEEDED_FROM = 1.5;
 
+/** End grain that carries, whether its load is known or not: glue alone is never relied on there (FPL Wood Handbook 2021, ch. 10). */
+const isLoadedEndGrain = ({ joint, use, material }: BraceInput): boolean =>
+  joint === "break-across" && use === "carried" && STRENGTHS[material].grain === true;
+
 function neededBy(input: BraceInput): BraceResult["needed"] {
   // the joins of a dish hold one another up: they are not one beam
   if (input.support === "body") return "no";
   const { line, stress } = strainOf(input);
   const [found, { asks }] = [safety(line, stress), STRENGTHS[input.material]];
-  const least = LEAST[input.joint];
+  const least = isLoadedEndGrain(input) ? "yes" : LEAST[input.joint];
   if (least === "yes" || found < asks) return "yes";
   return least ?? (found < asks * NOT_NEEDED_FROM ? "optional" : "no");
 }

@@ -90,6 +90,7 @@ describe("pressure", () => {
     family: "wood",
     sprung: false,
     section_mm: 30,
+    broad_mm: 30,
     gap_mm: 0.1,
     ...over,
   });
@@ -103,6 +104,7 @@ describe("pressure", () => {
     [{ family: "mineral" }, "gravity"],
     [{ section_mm: 9 }, "along"],
     [{ damage: "break-along", section_mm: 9 }, "wrap"],
+    [{ damage: "break-along", section_mm: 22, broad_mm: 55 }, "clamps"],
     [{ family: "skin", damage: "tear" }, "patch-press"],
   ] as const)("%j is pressed by %s", (over, means) => {
     expect(pressureFor(facts(over))[0]?.means).toBe(means);

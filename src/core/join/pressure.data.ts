@@ -7,10 +7,12 @@ export interface PressureFacts {
   readonly sprung: boolean;
   /** Smallest side of the section, mm, where it was measured. */
   readonly section_mm: number | undefined;
+  /** Its largest side, mm: what a clamp stands on. */
+  readonly broad_mm: number | undefined;
   readonly gap_mm: number;
 }
 
-/** A slope slides apart under clamps: up to this section a wrap draws it shut, mm; trade practice. */
+/** A slope slides apart under clamps that stand on little: up to this section a wrap draws it shut, mm; trade practice. */
 const WRAPPED_MM = 40;
 
 export interface PressureRow {
@@ -33,7 +35,7 @@ const PRESSURE: readonly PressureRow[] = [
     how: "Wind it round under tension, from the middle outwards, over film.",
     why: "A small or round section gives a clamp no face.",
     off: "Unwind the wrap",
-    when: ({ damage, section_mm = 99 }) => damage === "break-along" && section_mm <= WRAPPED_MM,
+    when: ({ damage, section_mm = 99, broad_mm = section_mm }) => damage === "break-along" && broad_mm <= WRAPPED_MM,
   },
   { means: "sections", label: "Section by section", how: "Glue a hand’s width, hold it until it is tacky, then the next; the end that fights hardest first.", why: "Padding or tension pushes it open: no clamp holds the whole length at once.", off: "Let go of the last section", when: ({ sprung }) => sprung },
   { means: "board", label: "Weights under a board", how: "Parting film, a flat board, weights spread from the middle outwards.", why: "A sheet is pressed flat everywhere, or it stays up where it is not.", off: "Take board and weights off", when: ({ damage }) => FLAT.includes(damage) },

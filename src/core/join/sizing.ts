@@ -41,7 +41,11 @@ const FITTING: ReadonlyArray<{
   readonly kind: BraceKind;
   readonly joints: readonly BraceInput["joint"][];
   readonly families: readonly Family[];
+  /** Only in a round section. */
+  readonly round?: true;
 }> = [
+  // a slot in a turned post has no flat to be routed from
+  { kind: "dowel", joints: ["break-across"], families: ["wood", "board"], round: true },
   { kind: "spline", joints: ["break-across"], families: ["wood", "board"] },
   { kind: "dowel", joints: ["break-across", "butt", "break-along", "build-up"], families: ["wood", "board", "paper"] },
   {
@@ -60,8 +64,11 @@ const FITTING: ReadonlyArray<{
 /** Every brace that this joint may have, sized; those that do not fit say so and come last. */
 export function sizedFor(input: BraceInput): SizedBrace[] {
   const { family } = substrateRow(input.material);
-  const kinds = FITTING.filter(({ joints, families }) => joints.includes(input.joint) && families.includes(family)).map(({ kind }) => kind);
-  const sized = kinds.map((kind) => SIZERS[kind](input, sidesOf(input)));
+  const sides = sidesOf(input);
+  const fitting = FITTING.filter(
+    ({ joints, families, round }) => joints.includes(input.joint) && families.includes(family) && (!round || sides.round),
+  );
+  const sized = [...new Set(fitting.map(({ kind }) => kind))].map((kind) => SIZERS[kind](input, sides));
   return [...sized.filter(({ refused }) => !refused), ...sized.filter(({ refused }) => refused)];
 }
 

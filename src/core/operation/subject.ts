@@ -128,6 +128,8 @@ export type Sitting = Linked & {
   readonly joins: number;
   /** Something is let in, and its hole takes glue too. */
   readonly core: boolean;
+  /** It is drawn into a hairline: nothing is spread, pressed or slides. */
+  readonly wicked: boolean;
   /** A spline is let in across it once it is closed. */
   readonly splined: boolean;
   readonly contact: boolean;

@@ -77,6 +77,7 @@ export function pressureFacts(damage: Damage, family: Family, sprung: boolean, g
     family,
     sprung: sprung || (damage.kind === "tear" && damage.tension),
     section_mm: sides && Math.min(sides.width, sides.height),
+    broad_mm: sides && Math.max(sides.width, sides.height),
     gap_mm,
   };
 }

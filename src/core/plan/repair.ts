@@ -2,9 +2,10 @@ import type { OperationKind, Range } from "../catalogue";
 import type { Air } from "../cure/lag";
 import type { Shelf } from "../match/case";
 import type { Tools } from "../operation/subject";
+import { workOutAll } from "./alongside";
 import { edgesOf } from "./arrange";
 import type { Context } from "./context";
-import { type DamageInput, type WorkedDamage, workOut } from "./damageContext";
+import type { DamageInput, WorkedDamage } from "./damageContext";
 import { expand } from "./expand";
 import { foundIn, walkedOf } from "./found";
 import type { FoundLayers } from "./foundLayers";
@@ -56,7 +57,7 @@ export interface RepairInput {
  * clock (`inOrder`); words come last.
  */
 export function repairOf({ stance, air, tools, marks, at, shelf, own = [], ...input }: RepairInput): Repair {
-  const damages = input.damages.map((damage) => workOut(damage, stance, air, tools, shelf));
+  const damages = workOutAll(input.damages, stance, { air, tools }, shelf);
   const rounds = input.rounds.map((round, i) => ({ ...round, round: i + 2 }));
   const found = foundIn(1, marks);
   const drafts = damages.flatMap(({ id, context }) => expand(asFound(id, context, found, marks)));

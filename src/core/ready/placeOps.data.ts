@@ -1,7 +1,7 @@
 import { row } from "../operation/row";
 import { measure } from "../operation/subject";
 import { plain } from "../units";
-import { filled, formed, isFilm, isMasked, joined, lower, MOULD_OF, poured, twinned } from "./readyFacts";
+import { filled, formed, isFilm, isMasked, lower, MOULD_OF, poured, pressed, twinned } from "./readyFacts";
 
 /** Half the play, on each cheek, mm. */
 const slipMm = (f: Parameters<typeof measure>[0]) => measure(f, "play_mm") / 2;
@@ -143,7 +143,7 @@ export const PLACE_OPS = {
     each: "damage",
     together: "part",
     kind: "release",
-    when: ({ f }) => formed(f) || (joined(f) && (f.kinds.has("faces") || f.kinds.has("backing"))),
+    when: ({ f }) => formed(f) || pressed(f),
     needs: ["form", "clean"],
     facts: ({ f }) => ({ formed: formed(f) }),
     hands: [3, 8],
@@ -158,7 +158,7 @@ export const PLACE_OPS = {
     each: "damage",
     together: "part",
     kind: "dry-run",
-    when: ({ f }) => joined(f) && (f.kinds.has("faces") || f.kinds.has("backing")),
+    when: ({ f }) => pressed(f),
     needs: ["clean", "barrier", "release", "slips", "wrap", "open-crack", "choose-sheet", "cut-core", "humidify", "trim", "tap-bed"],
     facts: ({ f: { damage, sprung } }) => ({
       how: damage === "shards" ? "Dry-fit all shards, write down the order, mark twice across each break, time it" : sprung ? "Dry-fit section by section, the awkward end first, time it" : "Dry-fit everything, mark twice across the break, every clamp in its place, time it",

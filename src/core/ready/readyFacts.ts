@@ -40,6 +40,8 @@ export const cleanCautions = ({ substrate, family }: SubstrateRow): readonly str
 export const LEADED: Readonly<Record<string, string>> = { gilding: "gesso and bole", glaze: "the glaze" };
 
 export const joined = ({ chain }: OpFacts) => chain.adhesive !== undefined;
+/** Faces are brought together and pressed; into a hairline resin is only drawn. */
+export const pressed = (f: OpFacts) => joined(f) && f.way !== "wick" && (f.kinds.has("faces") || f.kinds.has("backing"));
 export const filled = ({ chain, kinds }: OpFacts) => chain.filler !== undefined && (kinds.has("void") || kinds.has("film"));
 export const chained = (f: OpFacts) => Object.keys(f.chain).length > 0;
 /** What the finish beside a place fears is kept off it, unless it was said that it need not survive; a glaze is what abrasives stop at. */

@@ -1,7 +1,7 @@
 import { plain } from "../units";
 import { CLOSED_FILM_MM, gapOf, sectionOf } from "./place";
 import { core, crackCleats } from "./places/core";
-import { crackFaces, GLUE_LINE_MM, GLUE_PLAY_MM, looseFaces, memberFaces, slipFaces } from "./places/faces";
+import { crackFaces, GLUE_LINE_MM, GLUE_PLAY_MM, HAIRLINE_MM, hairlineFaces, looseFaces, memberFaces, slipFaces } from "./places/faces";
 import { groove, openCrack } from "./places/groove";
 import { shards } from "./places/shards";
 import { flatBed, newVeneer, sheet } from "./places/sheet";
@@ -74,6 +74,15 @@ export const JOIN_WAYS = {
     },
     {
       ...BOND,
+      way: "wick",
+      label: "Let thin resin be drawn in",
+      how: "Warm it, close it behind, set thin resin along it until it takes no more.",
+      risk: "What is drawn in does not come out again: what darkens the crack is washed out first.",
+      fits: (d) => !d.closes && d.width_mm <= HAIRLINE_MM,
+      places: (d) => [hairlineFaces(d)],
+    },
+    {
+      ...BOND,
       way: "slip",
       label: "Let in a slip",
       how: "Open the crack to clean sides, glue in a thin slip of the same wood, plane it flush.",
@@ -85,7 +94,12 @@ export const JOIN_WAYS = {
       wait_min: 0,
       places: (d) => [slipFaces(d), groove(d, "slip", "The slip", { only: { filler: ["wood-inlay"] }, as: "chip" })],
     },
-    { ...FILL, risk: "The part moves on and the fill shows a line.", not_first: (d, f) => (d.closes ? "the crack closes: its faces can be glued" : woody(f) && d.width_mm <= 1 ? "damp air may close it" : undefined), places: (d) => [openCrack(d)] },
+    {
+      ...FILL,
+      risk: "The part moves on and the fill shows a line.",
+      not_first: (d, f) => (d.closes ? "the crack closes: its faces can be glued" : d.width_mm <= HAIRLINE_MM ? "in a hairline paste stays on top: thin resin is drawn in" : woody(f) && d.width_mm <= 1 ? "damp air may close it" : undefined),
+      places: (d) => [openCrack(d)],
+    },
     LEAVE,
   ],
   tear: [

@@ -3,7 +3,9 @@ import { useRouter } from "next/navigation";
 import type { Stance } from "@/core/catalogue";
 import type { ChainLink } from "@/core/match/match.schema";
 import { useKept } from "../forms/kept";
+import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
+import { useSendingAll } from "../treatment/useSendingAll";
 import type { Elsewhere } from "./deskAnswer";
 
 interface PlanProps {
@@ -28,16 +30,28 @@ export function PlanButton({ treatment, damage, stance, links, missing, entry, n
   const router = useRouter();
   const log = useLog();
   const [reason, setReason, forget] = useKept(`match-reason:${treatment}:${damage}`, "");
-  const plan = async (others: readonly Elsewhere[]) => {
-    const because = reason.trim() ? { reason: reason.trim() } : {};
-    for (const each of [{ damage, links }, ...others]) {
-      const body = { kind: "matched" as const, damage: each.damage, stance, chain: [...each.links], ...because };
-      if (!(await log.write(body, entry && each.damage === damage ? { corrects: entry } : {}))) return;
-    }
+  const { sent, problem, refusals, busy } = useSendingAll(treatment, log.version);
+  const choice = (of: Pick<Elsewhere, "damage" | "links">) => ({
+    kind: "matched" as const,
+    damage: of.damage,
+    stance,
+    chain: [...of.links],
+    ...(reason.trim() ? { reason: reason.trim() } : {}),
+  });
+  const leadOn = () => {
     forget();
     planned();
     router.push(`/treatments/${treatment}`);
   };
+  const plan = async () => {
+    if (await log.write(choice({ damage, links }), entry ? { corrects: entry } : {})) leadOn();
+  };
+  const planAll = async () => {
+    const entries = [{ damage, links }, ...elsewhere].map((each) => ({ key: crypto.randomUUID(), body: choice(each) }));
+    const stands = await sent(entries);
+    if (stands?.size === entries.length) leadOn();
+  };
+  const trouble = problem?.detail ?? [...refusals.values()][0];
   const blocked = missing || (needsReason && reason.trim() === "" ? "Say why it is done here all the same" : "");
   return (
     <>
@@ -51,18 +65,23 @@ export function PlanButton({ treatment, damage, stance, links, missing, entry, n
           onChange={(event) => setReason(event.target.value)}
         />
       )}
-      {elsewhere.length > 0 && blocked === "" && (
+      {trouble && (
+        <Sign name="away" wrap>
+          {trouble}
+        </Sign>
+      )}
+      {elsewhere.length > 0 && blocked === "" && entry === undefined && (
         <button
           type="button"
           className="btn"
-          onClick={() => void plan(elsewhere)}
-          disabled={log.busy}
+          onClick={() => void planAll()}
+          disabled={log.busy || busy}
           title={`Also for ${elsewhere.map(({ title }) => title).join(", ")}`}
         >
           Take it for all {elsewhere.length + 1}
         </button>
       )}
-      <button type="button" className="btn go" onClick={() => void plan([])} disabled={log.busy || blocked !== ""}>
+      <button type="button" className="btn go" onClick={() => void plan()} disabled={log.busy || blocked !== ""}>
         {blocked || "Plan this repair"}
       </button>
     </>

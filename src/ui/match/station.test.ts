@@ -17,7 +17,7 @@ function opened(substrate: Substrate, finish: Finish, damage: Damage, service: o
   const survey = { damage, service };
   const found = workOut({ id: "d1", piece: "other", part: "p", substrate, finish, survey }, "reversible", AIR, { scale_step_g: 0.01 });
   const { stance: _stance, ...input } = found.asked;
-  const facts = { input, places: atPlaces(found.places, input) };
+  const facts = { input, places: atPlaces(found.places, input), beside: [] };
   const question = firstQuestion(facts);
   const desk = deskOf(facts, question);
   if (!desk) throw new Error("no material is asked for");

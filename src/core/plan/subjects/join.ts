@@ -154,6 +154,7 @@ function sittingsAt(c: Context, at: WorkPlace, core: boolean): Sitting[] {
     braced_cm3,
     core: withGlue,
     splined,
+    wicked: c.f.way === "wick",
     contact,
     dries,
     lays,

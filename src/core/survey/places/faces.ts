@@ -1,3 +1,4 @@
+import type { ClassName } from "../../catalogue";
 import type { DamageOf } from "../measures.data";
 import { CLOSED_FILM_MM, gapOf, meanGap, sectionOf } from "../place";
 import { ellipsePerimeter } from "../solids";
@@ -77,6 +78,22 @@ export const crackFaces = ({ length_mm, depth_mm }: DamageOf<"crack">, over: Par
   takes: ["adhesive"],
   ...over,
 });
+
+/** As narrow as this, paste stays on top and what is thin is drawn in, mm; trade practice. */
+export const HAIRLINE_MM = 0.3;
+/** What runs in so far, the thinnest first. */
+const THIN: readonly ClassName[] = ["cyanoacrylate", "penetrating-epoxy", "acrylic-resin-solvent", "light-cure-acrylic", "epoxy-slow"];
+
+/** Both faces of a hairline that stays open: it is filled by what is drawn in, as wide as it is; one that ends in the wall narrows to its foot. */
+export const hairlineFaces = (d: DamageOf<"crack">): TakenPlace =>
+  crackFaces(d, {
+    name: "hairline",
+    label: "The hairline",
+    film_mm: d.through ? d.width_mm : d.width_mm / 2,
+    gap_mm: [d.through ? d.width_mm : 0, d.width_mm],
+    only: { adhesive: THIN },
+    ...(d.through ? { open_behind: true } : {}),
+  });
 
 /** Both sides of a slip that is let in. */
 export const slipFaces = (d: DamageOf<"crack">): TakenPlace =>

@@ -32,6 +32,8 @@ export interface DeskFacts {
   readonly places: AtPlaces;
   /** Absent = the cabinet is empty, and nothing is said of it. */
   readonly shelf?: Shelf;
+  /** What its part is primed, coloured and coated with at another damage, where nothing is chosen here yet. */
+  readonly beside: readonly ChainLink[];
   readonly choice?: { readonly stance: Stance; readonly chain: readonly ChainLink[]; readonly entry: string };
 }
 
@@ -50,9 +52,9 @@ export interface DeskQuestion {
 }
 
 /** The question that a page opens with: as it was chosen, else as surveyed. */
-export const firstQuestion = ({ choice }: DeskFacts): DeskQuestion => ({
+export const firstQuestion = ({ choice, beside }: DeskFacts): DeskQuestion => ({
   stance: choice?.stance ?? "reversible",
-  picks: picksOf(choice?.chain ?? []),
+  picks: picksOf(choice?.chain ?? beside),
   forced: forcedOf(choice?.chain ?? []),
 });
 

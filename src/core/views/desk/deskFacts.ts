@@ -1,4 +1,5 @@
 import type { Air } from "../../cure/lag";
+import { SEEN } from "../../plan/alongside";
 import { workOut } from "../../plan/damageContext";
 import { atPlaces } from "../../plan/links";
 import { SCALE_STEP_G } from "../../plan/planCalc";
@@ -48,7 +49,15 @@ export function deskFacts({ piece, treatment, air, now, products }: DeskCase, da
     input,
     places: atPlaces(found.places, input),
     ...(shelf ? { shelf } : {}),
+    beside: choice ? [] : seenOnPart(treatment, piece.part, damage),
     ...(choice ? { choice: { stance: choice.body.stance, chain: choice.body.chain, entry: choice.id } } : {}),
   };
   return { ...told, facts };
+}
+
+/** The choice on record at another damage of its part, as far as it is seen in the end. */
+function seenOnPart({ damages }: Treatment, main: string, damage: DamageRecord) {
+  const partOf = ({ survey }: DamageRecord) => survey.body.part ?? main;
+  const other = damages.find((each) => each.id !== damage.id && each.choice && partOf(each) === partOf(damage));
+  return other?.choice?.body.chain.filter(({ role }) => SEEN.includes(role)) ?? [];
 }
