@@ -261,7 +261,7 @@ export const FILL_OPS = {
   blade: row({
     each: "laid",
     stem: "blade",
-    together: "part",
+    together: "fill",
     kind: ({ shaping, f }) => (shaping === "carve" || (f.way === "build" && shaping === undefined) ? "carve" : "trim"),
     when: (s) => has(s, "firm") && !s.film && !isFlexible(s) && (s.later?.low_mm ?? Infinity) >= BLADE_MM,
     needs: [laid, first("demould", "the form is off"), { after: "mix", n: "same", stage: ["firm"], until: ["stiff"], because: "firm, not yet hard" }],
@@ -280,7 +280,7 @@ export const FILL_OPS = {
   "carve-hard": row({
     each: "laid",
     stem: "carve-hard",
-    together: "part",
+    together: "fill",
     kind: "carve",
     when: (s) => s.shaping === "carve" && !s.film && !isFlexible(s),
     needs: [laid, first("blade", "it is roughed out"), { after: "mix", n: "same", stage: ["hard", "full"], because: "hard" }],
@@ -326,7 +326,7 @@ export const FILL_OPS = {
   "check-fill": row({
     each: "laid",
     stem: "check-fill",
-    together: "part",
+    together: "fill",
     kind: "check",
     needs: [{ after: "mix", n: "same", stage: ["hard", "full"], because: "hard" }, laid, first("blade", "it is trimmed"), first("carve-hard", "it has its profile"), first("off-dam", "the dam is off"), first("texture", "it is embossed")],
     hands: [3, 6],

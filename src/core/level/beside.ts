@@ -1,13 +1,13 @@
-import { dustOf, type Grade, grainOf } from "../catalogue";
+import { dustOf, type Grade } from "../catalogue";
 import type { Rung, Setting } from "../operation/subject";
 import { lubricantOf } from "./plan.data";
 import type { Sanded } from "./rung";
 
-/** Nothing coarser than this touches a glaze; ISO 6344, trade practice. */
-const GLAZE_FROM: Grade = { system: "P", grade: 1000 };
+/** What runs out over the line of a glazed piece; trade practice. */
+export const OVER_GLAZE: Grade = { system: "cushioned", grade: 6000 };
 
-/** Whether a grade leaves marks on a glaze. */
-export const marksGlaze = (grade: Grade): boolean => (grainOf(grade) ?? 0) > (grainOf(GLAZE_FROM) ?? 0);
+/** Silicon carbide is harder than a glaze and scratches it at any grade; a cushioned cloth gives way. Trade practice. */
+export const marksGlaze = ({ system }: Grade): boolean => system !== "cushioned";
 
 /** What a fill is sanded with here: what film, fill and surroundings ask together. */
 export function sandedWith({ f, places }: Pick<Setting, "f" | "places">) {
@@ -30,7 +30,7 @@ export const sandedOf = (setting: Pick<Setting, "f" | "places">, careful: boolea
 /** Beside what must not be scratched: inside the mask, until the grade may touch it. */
 export function whereOf({ f, grade }: Pick<Rung, "f" | "grade">): string {
   if (f.finish.finish !== "glaze") return "";
-  return marksGlaze(grade) ? ", inside the mask: it never touches the glaze" : ", over the edge: this one may touch the glaze";
+  return marksGlaze(grade) ? ", inside the mask: it never touches the glaze" : ", over the line: a cloth may touch the glaze";
 }
 
 /** Dust by what is really sanded: the fill, and what lies beside it. */

@@ -73,7 +73,7 @@ export const LEVEL_OPS = {
     }),
     cautions: ["dust-metal", "dust-resin"],
   }),
-  // before the first grade that may touch the glaze the mask comes off: that grade, and colour after it, run out over the edge
+  // before the cloth that may touch the glaze the mask comes off: it, and colour after it, run out over the edge
   "unmask-glaze": row({
     each: "rung",
     stem: "unmask-glaze",
@@ -97,13 +97,14 @@ export const LEVEL_OPS = {
   }),
   grit: row({
     each: "rung",
-    together: "part",
+    together: "fill",
     kind: "grit",
     needs: [...STEP_BEFORE.map((need) => ({ ...need, when: (s: Rung) => !s.unmasks && (!("when" in need) || need.when(s)) })), { after: "unmask-glaze", n: "same", because: "the tape is off" }, { after: "unmask-film", n: "same", because: "the mask is off" }],
     grade: ({ grade }) => grade,
     apart: ["label", "again", "missing", "how", "where"],
     facts: (s) => ({
       label: gradeLabel(s.grade),
+      cloth: s.grade.system === "cushioned",
       after: s.before && gradeLabel(s.before),
       to: gradeLabel(s.to),
       because: s.because,
@@ -119,9 +120,9 @@ export const LEVEL_OPS = {
       dust: dustOver(s),
     }),
     hands: ({ facts, here }) => rungMinutes(facts, here),
-    words: ({ facts: { label, after, to, because, again, missing, how, where, fill } }) => ({
-      title: `Sand with ${label}${again ? " again" : ""}`,
-      text: `Sand with ${label}${again ? " again" : ""}${missing ? " (none in the drawer: get a sheet)" : ""}, ${how}${where}`,
+    words: ({ facts: { label, cloth, after, to, because, again, missing, how, where, fill } }) => ({
+      title: `${cloth ? "Polish" : "Sand"} with ${label}${again ? " again" : ""}`,
+      text: `${cloth ? "Polish" : "Sand"} with ${label}${again ? " again" : ""}${missing ? " (none in the drawer: get a sheet)" : ""}, ${how}${where}`,
       why: after === undefined ? `${capital(fill)} stands proud; to ${to}: ${because}.` : `Until the scratches of ${after} are gone.`,
       done_when: after === undefined ? "it is level by straight edge and fingertip" : "no scratch of the grade before is left in raking light",
     }),

@@ -8,7 +8,7 @@ const TRADE = "trade practice; grains by ISO 6344";
 export const LADDER_ENDS: Readonly<Record<Finish, { readonly to: Grade; readonly because: string; readonly source: string }>> = {
   none: { to: P(240), because: "bare surface: finer shows less, but closes the pores", source: TRADE },
   bare: { to: P(240), because: "no finer before colour: it closes the pores", source: TRADE },
-  glaze: { to: P(1200), because: "a gloss coat shows every scratch coarser than this", source: TRADE },
+  glaze: { to: P(600), because: "paper scratches a glaze at any grade: what is finer, and runs out over the line, is a polishing cloth", source: TRADE },
   paint: { to: P(320), because: "primer and paint cover what is finer", source: TRADE },
   shellac: { to: P(400), because: "polish builds on a surface this fine", source: TRADE },
   lacquer: { to: P(400), because: "toner and clear go over it; the film is levelled fine when they have dried", source: TRADE },

@@ -59,8 +59,8 @@ export interface OpRow<E extends Each, F extends Facts, N extends string> {
   readonly kind: OperationKind | ((subject: Subjects[E]) => OperationKind);
   readonly each: E;
   readonly when?: (subject: Subjects[E]) => boolean;
-  /** What is done once: for the piece, for what reads alike at one part, or for what is stirred of one material. */
-  readonly together?: "piece" | "part" | "material";
+  /** What is done once: for the piece, for what reads alike at one part, there for one fill with its own clock, or for what is stirred of one material. */
+  readonly together?: "piece" | "part" | "fill" | "material";
   /** Facts that keep it apart from its like; absent = all of them. */
   readonly apart?: ReadonlyArray<keyof F & string>;
   /** Of what differs between several, the one with this fact speaks. */
@@ -107,7 +107,7 @@ export interface AnyRow {
   readonly kind: OperationKind | ((subject: never) => OperationKind);
   readonly each: Each;
   readonly when?: (subject: never) => boolean;
-  readonly together?: "piece" | "part" | "material";
+  readonly together?: "piece" | "part" | "fill" | "material";
   readonly apart?: readonly string[];
   readonly urgent?: string;
   readonly at?: (subject: never) => readonly PlaceFacts[];

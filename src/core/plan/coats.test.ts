@@ -122,13 +122,13 @@ describe("glaze beside a fill", () => {
   const plan = pieceOf("stoneware", "glaze", CHIP);
   const grits = plan.all("level/grit");
 
-  test("coarse grits stay inside the mask, and only P1200 runs out over the edge", () => {
+  test("papers stay inside the mask at any grade, and what runs out over the line is a cloth", () => {
     for (const { text } of grits.slice(0, -1)) expect(text).toMatch(/inside the mask: it never touches the glaze/);
-    expect(grits.at(-1)?.text).toMatch(/P1200.*this one may touch the glaze/);
+    expect(grits.at(-1)?.text).toMatch(/^Polish with cloth 6000.*a cloth may touch the glaze/);
   });
 
   test("the tape is off between them, and is not taken off a second time", () => {
-    expect(plan.inOrder("grit-P600", "unmask-glaze", "grit-P1200")).toBe(true);
+    expect(plan.inOrder("grit-P600", "unmask-glaze", "grit-cloth 6000")).toBe(true);
     expect(plan.has("close/unmask")).toBe(false);
   });
 

@@ -54,13 +54,15 @@ const leadOf = (members: readonly Draft[]): Draft =>
   members.find(({ row, facts }) => row.urgent !== undefined && facts[row.urgent] === true) ?? (members[0] as Draft);
 
 /** What is the same where this is the same is done in one go. */
-function keyOf({ row, station, stem, kind, part, damage, facts, here, link, material, subject: { group, of } }: Draft): string {
+function keyOf({ row, station, stem, kind, part, damage, facts, here, link, material, subject: { group, of, f } }: Draft): string {
   const says = JSON.stringify((row.apart ?? Object.keys(facts)).map((name) => facts[name]));
   switch (row.together) {
     case "piece":
       return `piece ${stem} ${says}`;
     case "part":
       return `part ${part} ${station} ${stem} ${kind} ${group} ${says}`;
+    case "fill":
+      return `fill ${part} ${station} ${stem} ${kind} ${group} ${f.chain.filler?.class} ${says}`;
     case "material":
       return `material ${station} ${stem} ${material?.class} ${link?.product?.id} ${of} ${says}`;
     default:

@@ -1,6 +1,11 @@
+import type { OpFacts } from "../catalogue";
 import { row } from "../operation/row";
 import { plain } from "../units";
 import { chained, cleanCautions, cleanWords, filled, heatWords, isFilm, joined, LEADED, lower, removal, sheet, solventNear, swelling } from "./readyFacts";
+
+/** Board swells where its edge or face was open to the wet, or where a straight edge showed it. */
+const OPEN_TO_WET: readonly string[] = ["chip", "corner", "burn-through", "eroded"];
+const maySwell = ({ damage, measures }: OpFacts) => OPEN_TO_WET.includes(damage) || Number(measures.swelling_mm ?? 0) > 0;
 
 /** Looking, taking apart, cleaning: what is done to the piece before its places are made. Order follows from `needs`, never from the order of these rows. */
 export const PIECE_OPS = {
@@ -239,7 +244,7 @@ export const PIECE_OPS = {
     each: "damage",
     together: "part",
     kind: "cut",
-    when: ({ f }) => f.on.family === "board" && filled(f) && !sheet(f) && !isFilm(f),
+    when: ({ f }) => f.on.family === "board" && filled(f) && !sheet(f) && !isFilm(f) && maySwell(f),
     needs: ["clean"],
     hands: [5, 20],
     words: { title: "Pare the swelling back", text: "Pare the swelling back dry, with a blade or P120", why: "Swollen fibres never go down again, and wet they rise more.", done_when: "the straight edge touches no fibre" },

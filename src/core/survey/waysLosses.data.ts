@@ -1,3 +1,4 @@
+import { plain } from "../units";
 import { chip, chipBed } from "./places/chip";
 import { corner, cornerAnchors, cornerBed } from "./places/corner";
 import { dent } from "./places/dent";
@@ -8,6 +9,9 @@ import { patch } from "./places/patch";
 import { colouredFace, sheet } from "./places/sheet";
 import { tip, tipCore } from "./places/tip";
 import { BOND, clearFilm, FILL, filmDrop, filmNote, LEAVE, plaster, RAISE_FILMS, REPLACE, type Rows, woody } from "./wayParts";
+
+/** A film that was measured is filled with its own kind only as deep as it is. */
+const isThroughFilm = ({ film_um, depth_mm }: { readonly film_um?: number; readonly depth_mm: number }) => film_um !== undefined && film_um > 0 && depth_mm > film_um / 1000;
 
 /** Ways to meet what is lost or spoilt. */
 export const LOSS_WAYS = {
@@ -150,11 +154,12 @@ export const LOSS_WAYS = {
       how: "Lay the film's own kind in layers, let it stop shrinking, level and polish.",
       risk: "Levelled too soon it sinks again and shows an edge.",
       fits: (d, f) => clearFilm(f) && !d.broken,
+      not_first: (d) => (isThroughFilm(d) ? `the dent is deeper than the film of ${plain(d.film_um ?? 0)} µm: a body goes in first, the film over it` : undefined),
       places: (d) => [dent(d, { name: "dent", label: "The dent in the film", kind: "film", ...filmDrop })],
     },
     {
       ...FILL,
-      not_first: (d, f) => (clearFilm(f) && !d.broken ? "a fill under a clear film shows" : undefined),
+      not_first: (d, f) => (clearFilm(f) && !d.broken && !isThroughFilm(d) ? "a fill under a clear film shows" : undefined),
       places: (d) => [dent(d)],
     },
     LEAVE,

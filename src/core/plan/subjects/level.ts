@@ -1,5 +1,5 @@
 import { type Finish, type Grade, gradeLabel, grainOf, sameGrade } from "../../catalogue";
-import { marksGlaze, sandedWith } from "../../level/beside";
+import { marksGlaze, OVER_GLAZE, sandedWith } from "../../level/beside";
 import { isBarePolish } from "../../level/ops.data";
 import { LADDER_ENDS, LADDER_STARTS } from "../../level/plan.data";
 import { rungGrain } from "../../level/rungGrain";
@@ -93,7 +93,8 @@ function rungsOf(c: Context, one: Levelled, filler: PlanLink): Rung[] {
   const { from, to, because } = ladderOf(c, one, filler);
   const stock = hereOf(c);
   const ends = stock ? ([stocked(from, stock), stocked(to, stock, true)] as const) : ([from, to] as const);
-  const steps = walkedAgain(c, walk(...ends, [], stock).steps, ends[1]);
+  const papers = walkedAgain(c, walk(...ends, [], stock).steps, ends[1]);
+  const steps = c.f.finish.finish === "glaze" && !one.film ? [...papers, { grade: OVER_GLAZE, walk: 1 }] : papers;
   return steps.map(({ grade, walk: nth }, i): Rung => {
     const before = steps[i - 1]?.grade;
     return {
