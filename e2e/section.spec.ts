@@ -48,9 +48,9 @@ for (const [name, station] of [
   });
 
 test("layer and row point at one another, by mouse and by keyboard", async ({ page }) => {
-  await page.goto(`/treatments/${demoTreatment("concertina")}/fill`);
-  const layer = section(page).getByRole("button", { name: /^Layer 2, Flexible filling compound/ });
-  const row = section(page).getByRole("row").filter({ hasText: "Layer 2" });
+  await page.goto(`/treatments/${demoTreatment("ring-toss-board")}/fill`);
+  const layer = section(page).getByRole("button", { name: /^The fill, Polyester filler/ });
+  const row = section(page).getByRole("row").filter({ hasText: "The fill" });
   await expect(layer).toHaveAttribute("aria-pressed", "false");
   await row.hover();
   await expect(layer).toHaveAttribute("aria-pressed", "true");

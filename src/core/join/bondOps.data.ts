@@ -27,6 +27,7 @@ const BEFORE_GLUE = [
   first("drill", "the holes are there"),
   { ...first("fit-brace", "it went in dry"), when: ({ splined }: Sitting) => !splined },
   first("tap-bed", "the bed is sound"),
+  first("tape-behind", "it is closed behind"),
 ] as const;
 
 /** What stands before the glue of a sitting: everything, or the sitting before. */
@@ -108,7 +109,6 @@ export const BOND_OPS = {
     each: "sitting",
     kind: "bond",
     needs: [
-      first("tape-behind", "it is closed behind"),
       { after: "clamp", n: 1, of: "inner", when: (s: Sitting) => isFirst(s) && s.f.damage === "loose-joint", because: "the inner joint goes first: once this one closes, nothing else can go in" },
       ...BEFORE_SITTING.map((need) => ({ ...need, when: (s: Sitting) => !s.mixes && (need.when === undefined || need.when(s)) })),
       { after: "mix-glue", n: "same", until: ["working"], when: (s: Sitting) => s.mixes && !s.dries, because: "while it is workable" },

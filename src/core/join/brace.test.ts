@@ -185,6 +185,24 @@ test("a line of 3 mm holds about half of a thin one, 1 mm three quarters, 0.2 mm
   expect([of(0.2), of(1), of(3)]).toEqual([1, expect.closeTo(0.776, 3), expect.closeTo(0.498, 3)]);
 });
 
+test("a square break of wood that carries is braced whatever its load, known or not, and says why the figure does not count", () => {
+  const { load_N: _load, lever_mm: _lever, ...unknown } = rail;
+  fc.assert(
+    fc.property(fc.option(fc.double({ min: 0.1, max: 400, noNaN: true }), { nil: undefined }), (load_N) => {
+      const asked: BraceInput = { ...unknown, use: "carried", ...(load_N === undefined ? {} : { load_N, lever_mm: 20 }) };
+      expect(brace(asked).needed).toBe("yes");
+    }),
+  );
+  expect(brace({ ...rail, load_N: 1, use: "carried" }).warnings.map(({ code }) => code)).toContain("end-grain");
+  expect(brace({ ...rail, load_N: 1, use: "looked-at" }).needed).toBe("no");
+  expect(brace({ ...rail, load_N: 1, use: "carried", material: "porcelain" }).needed).toBe("no");
+});
+
+test("a round post has no flat to be routed from: its dowel comes first", () => {
+  const [first] = brace({ ...rail, section: { diameter_mm: 45 }, use: "carried" }).options;
+  expect([first?.kind, first?.size.diameter_mm]).toEqual(["dowel", 15]);
+});
+
 test("a torn edge always asks for its patch", () => {
   expect(brace({ joint: "tear", section: { width_mm: 50, height_mm: 2 }, load_N: 0.1, material: "leather" }).needed).toBe("yes");
 });

@@ -155,7 +155,13 @@ function optionsOf(sized: readonly SizedBrace[]): BraceResult["options"] {
 
 /** What to mind with a brace let in, in the size that it has: people, kinds that do not fit, and what stays under what is asked. */
 export function braceWarnings(input: BraceInput, taken: SizedBrace | undefined): Warning[] {
-  return [...referWarnings(input), ...plateWarnings(input), ...unfitWarnings(input), ...weakWarnings(input, taken)];
+  return [
+    ...referWarnings(input),
+    ...plateWarnings(input),
+    ...endGrainWarnings(input),
+    ...unfitWarnings(input),
+    ...weakWarnings(input, taken),
+  ];
 }
 
 /** A cracked plate or dish is held all round its crack: the lever of the formula is only the hand that lifts it. */
@@ -163,6 +169,14 @@ function plateWarnings({ joint, load_N = 0 }: BraceInput): Warning[] {
   if (joint !== "crack" || load_N > 0) return [];
   const message = "A cracked plate or dish is no lever: the figure compares glue with handling, it does not say what the piece may carry.";
   return [{ code: "no-lever", message }];
+}
+
+function endGrainWarnings(input: BraceInput): Warning[] {
+  const { line, stress } = strainOf(input);
+  if (!isLoadedEndGrain(input) || safety(line, stress) < STRENGTHS[input.material].asks) return [];
+  return [
+    { code: "end-grain", message: "End grain that carries is braced whatever the figure says: glue alone holds there on a good day only." },
+  ];
 }
 
 function referWarnings({ load_N = 0 }: BraceInput): Warning[] {

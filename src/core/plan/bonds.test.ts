@@ -1,3 +1,4 @@
+import fc from "fast-check";
 import { pieceOf, takes } from "./pieces.fixture";
 
 const SHARDS = { kind: "shards", shards: 5, break_length_mm: 400, thickness_mm: 5, gap_mm: 0 } as const;
@@ -148,5 +149,32 @@ describe("a square break that needs a spline", () => {
     const { count = 1, width_mm = 0, depth_mm = 0, length_mm = 0 } = plan.op("join/slot").figures as Record<string, number>;
     expect(plan.op("set-brace").need_cm3).toBeCloseTo((count * (2 * depth_mm + width_mm) * length_mm * 0.1) / 1000, 6);
     expect(plan.op("mix-1").need_cm3).toBeCloseTo((32 * 22 * 0.1) / 1000, 2);
+  });
+});
+
+describe("a hairline", () => {
+  const HAIR = { kind: "crack", length_mm: 80, width_mm: 0.2, depth_mm: 6, closes: false } as const;
+
+  test("is drawn full of thin resin: nothing is pressed, laid in layers, roughened or sanded", () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 5, max: 30 }),
+        fc.boolean(),
+        fc.constantFrom("stoneware", "gypsum", "resin-cast"),
+        (wide, through, substrate) => {
+          const plan = pieceOf(substrate, "none", { ...HAIR, width_mm: wide / 100, through });
+          expect(plan.ways[0]?.way).toBe("wick");
+          for (const name of ["join/clamp", "dry-run", "ready/key", "grit"]) expect([name, plan.has(name)]).toEqual([name, false]);
+          expect(plan.has("tape-behind")).toBe(through);
+          expect(plan.op("bond-1").need_cm3).toBeCloseTo((80 * 6 * (wide / 100) * (through ? 1 : 0.5)) / 1000, 6);
+        },
+      ),
+      { numRuns: 15 },
+    );
+  });
+
+  test("one that is wider is filled, one that closes is glued", () => {
+    expect(pieceOf("stoneware", "glaze", { ...HAIR, width_mm: 0.31 }).ways[0]?.way).toBe("fill");
+    expect(pieceOf("stoneware", "glaze", { ...HAIR, closes: true }).ways[0]?.way).toBe("close");
   });
 });
