@@ -34,6 +34,7 @@ const BEFORE_FILL = [
   first("remove-old", "nothing holds on old glue"),
   first("dry-out", "it is dry"),
   ...JOINED,
+  { after: "unclamp", of: "beside", because: "the break beside it holds" },
   { after: "lay-wet", stage: ["hard"], because: "the backing has set" },
   { after: "consolidate", stage: ["hard", "full", "handle"], because: "the consolidant has dried through" },
   { after: "set-brace", stage: ["handle", "hard", "full"], because: "the core is fast" },

@@ -69,6 +69,7 @@ function found(each: Measured, member: Draft, need: Asked, { all, named }: Index
   const round = each.upto ?? each.round;
   const mayGo = (other: Measured) => other !== each && (other.round <= round || each.lead.station === "close");
   if (need.of === "inner") return innerJoints(member, need, all.filter(mayGo));
+  if (need.of === "beside") return breaksBeside(member, need, all.filter(mayGo));
   const alike = ofGroup((named.get(`${member.damage} ${need.after}`) ?? []).filter(mayGo), member);
   const same = alike.filter((other) => other.round === round);
   const surface = member.here.some(({ kind }) => kind === "surface");
@@ -95,6 +96,16 @@ function numbered(others: readonly Measured[], { n: which }: Asked, { damage, su
   const wanted = which === "same" ? n : which === "before" ? n - 1 : which === "last" ? last : which;
   return others.filter((other) => numberOf(other) === wanted);
 }
+
+/** Broken through, it has to hold before anything is pressed on it. */
+const BROKEN: readonly string[] = ["shards", "break-along", "break-across"];
+
+/** The breaks of its own part, of other damages. */
+const breaksBeside = (member: Draft, { after }: Asked, others: readonly Measured[]): readonly Measured[] =>
+  others.filter(
+    ({ lead }) =>
+      lead.name === after && lead.damage !== member.damage && lead.part === member.part && BROKEN.includes(lead.subject.f.damage),
+  );
 
 /** Joints that this one closes in: breaks of its own part, and loose joints that do not close the frame. */
 function innerJoints(member: Draft, { after, n }: Asked, others: readonly Measured[]): readonly Measured[] {

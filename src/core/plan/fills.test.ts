@@ -1,5 +1,9 @@
 import fc from "fast-check";
 import { CHIP, pieceOf, takes } from "./pieces.fixture";
+import type { PlanInput } from "./plan.schema";
+import { plan } from "./planCalc";
+
+const AIR = { temp_C: 20, rh_pct: 50 };
 
 const CORNER = { kind: "corner", a_mm: 30, b_mm: 30, c_mm: 30 } as const;
 const HOLE = { kind: "hole", diameter_mm: 12, depth_mm: 15, through: false } as const;
@@ -188,4 +192,24 @@ test("an edge chip is as thick as its wall: so many builds as the wall asks, how
     { numRuns: 40 },
   );
   expect([builds(11, 6), builds(6, 40), builds(11, 12)]).toEqual([1, 1, 2]);
+});
+
+test("nothing is filled on a part whose break does not hold yet, in whatever order its damages were found", () => {
+  const BREAKS = [
+    { kind: "shards", shards: 4, break_length_mm: 200, thickness_mm: 6 },
+    { kind: "break-across", width_mm: 40, height_mm: 20, gap_mm: 0 },
+  ] as const;
+  for (const broken of BREAKS)
+    for (const first of [true, false]) {
+      const survey = (damage: object) => ({ part: "p", survey: { damage, service: {} } });
+      const two = first ? [survey(broken), survey(HOLE)] : [survey(HOLE), survey(broken)];
+      const { operations } = plan({
+        piece: { kind: "other", parts: [{ id: "p", substrate: "stoneware", finish: "glaze" }] },
+        damages: two.map((damage, i) => ({ id: `d${i + 1}`, ...damage })),
+        stance: "service",
+        climate: AIR,
+      } as PlanInput);
+      const at = (name: string, station: string) => operations.findIndex((op) => op.name === name && op.station === station);
+      expect([broken.kind, first, at("unclamp", "join") < at("mix", "fill")]).toEqual([broken.kind, first, true]);
+    }
 });
