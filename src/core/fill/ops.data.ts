@@ -23,6 +23,10 @@ const BEFORE_DAM = [
   first("mask", "the edge is guarded"),
 ] as const;
 const JOINED = [{ after: "unclamp", n: "last", because: "the joint holds" }, first("free-skin", "the joint holds"), first("flush-brace", "it is flush")] as const;
+/** What lies on its back while it is glued may be filled elsewhere meanwhile. */
+function standsFree({ f }: { readonly f: { readonly piece: string } }): boolean {
+  return f.piece !== "relief" && f.piece !== "panel";
+}
 const BEFORE_FILL = [
   ...BEFORE_DAM,
   first("form", "the form stands"),
@@ -34,7 +38,7 @@ const BEFORE_FILL = [
   first("remove-old", "nothing holds on old glue"),
   first("dry-out", "it is dry"),
   ...JOINED,
-  { after: "unclamp", of: "beside", because: "the break beside it holds" },
+  { after: "unclamp", of: "beside", when: standsFree, because: "the break beside it holds" },
   { after: "lay-wet", stage: ["hard"], because: "the backing has set" },
   { after: "consolidate", stage: ["hard", "full", "handle"], because: "the consolidant has dried through" },
   { after: "set-brace", stage: ["handle", "hard", "full"], because: "the core is fast" },
@@ -133,7 +137,7 @@ export const FILL_OPS = {
     kind: "mix",
     together: "material",
     needs: [
-      ...BEFORE_FILL.map((need) => ({ ...need, when: isFirst })),
+      ...BEFORE_FILL.map((need) => ({ ...need, when: (s: LayerSubject) => isFirst(s) && (!("when" in need) || need.when(s)) })),
       { after: "dam", when: isFirst, because: "it is dammed" },
       { after: "damp", when: isFirst, closes: (): Range => [15, 45], because: "damp, so that it does not drink the water" },
       { after: "place", n: "before", because: "layer # is laid" },
