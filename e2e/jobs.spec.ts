@@ -463,9 +463,7 @@ test("job 14: a scratch sprayed and cut: a gauge reading after the first cut say
   await expect(page.getByText(/^Polish (with .* compound|to gloss)/i).first()).toBeAttached();
 });
 
-test("job 15: a jar’s rim: a blade and coarse paper inside the tape, P1200 over the edge, the drawer counts what it took", async ({
-  page,
-}) => {
+test("job 15: a jar’s rim: a blade and papers inside the tape, a cloth over the line, the drawer counts what it took", async ({ page }) => {
   const treatment = await readyJob(page, 15, "Jar of the fair");
   await workOff(page, treatment, (id) => id.includes("/level/grit-"), 5 * 24);
   await go(page, treatment, "level");
@@ -474,7 +472,7 @@ test("job 15: a jar’s rim: a blade and coarse paper inside the tape, P1200 ove
     /^Sand with P120, wet.*inside the mask/,
     /^Sand with P600.*inside the mask/,
     /^Take the tape off/,
-    /^Sand with P1200.*may touch/,
+    /^Polish with cloth 6000.*may touch/,
   );
   await expect(page.getByText(/Beside it lies .*glaze/)).toHaveCount(0);
   await workStation(page);

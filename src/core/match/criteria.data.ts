@@ -5,9 +5,9 @@ import type { Case } from "./case";
 
 /** Faces closer than this meet, mm. */
 const MEET_MM = 0.1;
-/** How deep, or how far apart; a gap of nothing is a gap that closes. */
+/** How much is laid there, or how far apart; a gap of nothing is a gap that closes. */
 const gapAsked = ({ depth_mm, gap_mm }: Case["damage"]): string => {
-  if (depth_mm !== undefined) return `${plain(depth_mm)} mm deep`;
+  if (depth_mm !== undefined) return `${plain(depth_mm)} mm to lay`;
   if (gap_mm === undefined) return "not measured";
   return gap_mm <= MEET_MM ? "the faces meet" : `up to ${plain(gap_mm, 2)} mm apart`;
 };

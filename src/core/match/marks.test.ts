@@ -61,7 +61,7 @@ test("the heads say what was asked: depth, minutes, load, washing", () => {
   const heads = Object.fromEntries(columnsFor(asked).map(({ criterion, asks }) => [criterion, asks(asked)]));
   expect(heads).toMatchObject({
     bond: "on stoneware",
-    gap: "6 mm deep",
+    gap: "6 mm to lay",
     time: "you asked 25 min",
     strength: "carries a load",
     service: "washed, food, 45 °C",

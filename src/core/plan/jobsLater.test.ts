@@ -160,7 +160,7 @@ describe("15, lemonade jar", () => {
     expect(jar.place("d1/loss").volume_cm3).toBeCloseTo((Math.PI / 4) * 34 * 11 * 6 * 0.001, 6);
     expect(jar.op("fill/mix-1").text).toContain("as two equal balls");
   });
-  test("beside the glaze nothing coarser than P1000 touches it", () => {
+  test("beside the glaze no paper touches it", () => {
     for (const { text } of jar.all("level/grit-")) {
       const grade = Number(/P(\d+)/.exec(text)?.[1]);
       expect(text.includes("never touches the glaze")).toBe(grade < 1000);

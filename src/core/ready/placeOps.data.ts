@@ -34,7 +34,7 @@ export const PLACE_OPS = {
     apart: ["how"],
     facts: ({ f: { finish, on, chain } }) => ({
       how: finish.finish === "dye" && on.family === "skin" ? "Lay film around it, weighted, no tape on dyed leather" : finish.finish === "gilding" ? "Film around it, weighted: tape lifts leaf" : "Tape or film the edge around it",
-      why: finish.finish === "none" || (finish.finish === "glaze" && chain.filler === undefined) ? "Smears beside it cost an hour." : finish.finish === "glaze" ? "Abrasive coarser than P1000 marks the glaze: the tape is the line it stops at." : `The ${lower(finish.label)} beside it must survive.`,
+      why: finish.finish === "none" || (finish.finish === "glaze" && chain.filler === undefined) ? "Smears beside it cost an hour." : finish.finish === "glaze" ? "Paper of any grade scratches the glaze: the tape is the line it stops at." : `The ${lower(finish.label)} beside it must survive.`,
     }),
     hands: [5, 15],
     words: ({ facts: { how, why } }) => ({ title: "Mask around it", text: how, why, done_when: "nothing but the place itself is bare" }),

@@ -29,7 +29,7 @@ export function Reasoned({
   return (
     <form
       method="post"
-      className="grid w-full max-w-[340px] gap-2"
+      className="reasoned grid w-full max-w-[340px] gap-2"
       onSubmit={(event) => {
         event.preventDefault();
         if (reason.trim() === "") return;

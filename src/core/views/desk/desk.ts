@@ -128,14 +128,14 @@ export function deskOf({ input, places, shelf, choice }: DeskFacts, question: De
 }
 
 /**
- * The same choice at another damage of the piece: its whole chain, where every link that was chosen here and is needed there fits there too;
- * undefined where one does not, or where nothing is needed.
+ * The same choice at another damage of the piece: its whole chain, where all that it needs was chosen here and fits there too; undefined
+ * where it does not, or where nothing is needed.
  */
 export function sameChoice(there: DeskFacts, stance: Stance, links: readonly ChainLink[]): readonly ChainLink[] | undefined {
   const picks = picksOf(links);
   const desk = deskOf(there, { stance, picks, forced: {} });
   if (desk?.missing !== "") return undefined;
-  return desk.chain.every((link) => picks[link.role] === undefined || picks[link.role] === keyOf(link)) ? desk.links : undefined;
+  return desk.chain.every((link) => picks[link.role] === keyOf(link)) ? desk.links : undefined;
 }
 
 function swapWords({ byRole }: Matching, chain: readonly Judgement[], role: Role, before: string): string {
