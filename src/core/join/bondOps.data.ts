@@ -55,6 +55,8 @@ function looks({ link, film_mm, air }: Sitting): Range {
   const from = Math.min(10, Math.max(1, open / 3));
   return [from, 2 * from];
 }
+/** End grain drinks five minutes before it is wetted again: only what stays open so long, min. FPL Wood Handbook 2021, ch. 10; trade practice. */
+const WETS_TWICE_MIN = 15;
 /** Members that can lean out of line. */
 const LEANS: readonly string[] = ["break-along", "break-across"];
 /** Squeeze-out is left on what drinks, wiped off what does not. */
@@ -117,8 +119,8 @@ export const BOND_OPS = {
     ...one,
     amount: (s) => ({ ...takes(s), ...(s.mixes ? { mixed: true as const } : {}) }),
     starts: "clamped",
-    facts: ({ f, contact, oneByOne, mixes, core, joins, thickened, link, wicked }) => ({
-      end_grain: f.damage === "break-across" && f.on.family === "wood",
+    facts: ({ f, contact, oneByOne, mixes, core, joins, thickened, link, wicked, film_mm, air }) => ({
+      end_grain: f.damage === "break-across" && f.on.family === "wood" && (lagOf(link.material, ["working"], film_mm, air)?.range[0] ?? 0) >= WETS_TWICE_MIN,
       wicked,
       contact,
       oneByOne,
