@@ -2,7 +2,6 @@ import { dustOf } from "../catalogue";
 import { squeezeOut } from "../mix/weigh";
 import { first, row, type Told } from "../operation/row";
 import type { LetIn, Tools } from "../operation/subject";
-import { CLOSED_FILM_MM } from "../survey/place";
 import { counted, grams, inSentence, plain } from "../units";
 import { drillingOf } from "./drilling";
 import type { nearestDrill } from "./drills.data";
@@ -126,10 +125,10 @@ export const BRACE_OPS = {
     needs: [first("fit-brace", "it went in dry")],
     link: ({ glue }) => glue,
     role: "adhesive",
-    amount: ({ glue_cm3, here, as }) => ({
+    amount: ({ glue_cm3, film_mm, here, as }) => ({
       takes: here.map(({ id }) => ({ place: id, cm3: glue_cm3 })),
       // the play of a hole is filled from the brim; a cheek loses what is pressed out
-      extra_pct: as === "spline" ? squeezeOut(CLOSED_FILM_MM) : 200,
+      extra_pct: as === "spline" ? squeezeOut(film_mm) : 200,
       apply: "spread",
       least_cm3: 0.02,
     }),

@@ -102,8 +102,9 @@ export type LetIn = Linked & {
   readonly size: Size;
   /** What a rod or a spline stands in; a dowel goes in with the glue of the joint. */
   readonly glue?: LinkFacts;
-  /** Of that glue, cm³. */
+  /** Of that glue, cm³, and how thick it lies, mm. */
   readonly glue_cm3: number;
+  readonly film_mm: number;
 };
 /** Cleats behind a crack, with a glue of their own. */
 export type Cleats = Linked & { readonly size: Size; readonly glue: LinkFacts };

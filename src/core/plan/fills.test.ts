@@ -213,3 +213,26 @@ test("nothing is filled on a part whose break does not hold yet, in whatever ord
       expect([broken.kind, first, at("unclamp", "join") < at("mix", "fill")]).toEqual([broken.kind, first, true]);
     }
 });
+
+test("two fills of one part that set at other paces are each trimmed and sanded by their own clock", () => {
+  const { operations } = plan({
+    piece: { kind: "figure", parts: [{ id: "p", substrate: "gypsum", finish: "paint" }] },
+    damages: [
+      { id: "d1", part: "p", survey: { damage: CORNER, service: {} } },
+      {
+        id: "d2",
+        part: "p",
+        survey: { damage: { kind: "hole", diameter_mm: 20, depth_mm: 6, through: false }, service: {} },
+        choose: [{ role: "filler", class: "cellulose-filler" }],
+      },
+    ],
+    stance: "service",
+    climate: AIR,
+  } as PlanInput);
+  const fills = new Map(
+    operations.flatMap(({ name, class: of, damages }) => (name === "mix" && of ? damages.map((d) => [d, of] as const) : [])),
+  );
+  expect(new Set(fills.values()).size).toBe(2);
+  for (const name of ["blade", "check-fill", "grit"])
+    for (const { damages } of operations.filter((op) => op.name === name)) expect([name, damages.length]).toEqual([name, 1]);
+});

@@ -80,7 +80,7 @@ export function volumeBetween(
 }
 
 /** The depth of a place: that of its deepest solid. */
-export function depthOf({ solids = [] }: Pick<PlaceDraft, "solids">): number {
+function depthOf({ solids = [] }: Pick<PlaceDraft, "solids">): number {
   return Math.max(0, ...solids.map(fillDepth));
 }
 

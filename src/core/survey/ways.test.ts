@@ -68,6 +68,15 @@ test.each(UNASKED)("%s", (_, damage, f, way) => {
   expect(preselectedWay(damage, f).way).toBe(way);
 });
 
+test("a film that was measured is filled with its own kind as deep as it is, and no deeper", () => {
+  const way = (film_um: number | undefined, depth_mm: number) =>
+    preselectedWay(
+      { kind: "dent", diameter_mm: 15, depth_mm, broken: false, ...(film_um === undefined ? {} : { film_um }) },
+      facts("veneer-particleboard", "polyester-film"),
+    ).way;
+  expect([way(undefined, 1.2), way(600, 0.6), way(600, 0.61), way(600, 2.5)]).toEqual(["drop-fill", "drop-fill", "fill", "fill"]);
+});
+
 test("a dent in a film is never steamed unasked; whole fibres under a bare surface are", () => {
   const dent = { kind: "dent", diameter_mm: 15, depth_mm: 1.2, broken: false } as const;
   expect(preselectedWay(dent, facts("veneer-particleboard", "polyester-film")).way).not.toMatch(/steam|raise/);

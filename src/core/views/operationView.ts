@@ -295,7 +295,7 @@ function markView(
 }
 
 /** When a photograph was taken: before anything, at work, or when it is done. */
-type Moment = "before" | "during" | "after";
+export type Moment = "before" | "during" | "after";
 
 /** Steps that photograph know the pictures of their moment: what is at the bench goes by those of the survey too. */
 export function withPictures(views: readonly OperationView[], kept: ReadonlyArray<{ readonly moment: Moment }>): OperationView[] {

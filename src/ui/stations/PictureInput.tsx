@@ -1,15 +1,15 @@
 "use client";
 import { useRouter } from "next/navigation";
 import { type ChangeEvent, useId, useState } from "react";
+import type { Moment } from "@/core/views/operationView";
 import { FieldError } from "../forms/FieldError";
 import { send } from "../forms/send";
-import type { PhotographView } from "./Photographs";
 
 const MAX_BYTES = 12 * 1024 * 1024;
 
 interface Props {
   readonly treatment: string;
-  readonly moment: PhotographView["moment"];
+  readonly moment: Moment;
   readonly caption: string;
   readonly label: string;
   readonly go?: boolean;

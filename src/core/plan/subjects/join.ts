@@ -47,7 +47,7 @@ function letIn(c: Context, place: WorkPlace): LetIn[] {
   const as = place.name === "anchors" ? "anchors" : kind === "spline" ? "spline" : rod ? "rod" : "dowel";
   const glue = linkAt(c, place, "adhesive") ?? (as === "spline" ? glueOfFaces(c) : undefined);
   const glue_cm3 = as === "spline" ? braceGlueCm3(size, CLOSED_FILM_MM) : roundTheRod(size);
-  return [{ ...c, here: [place], link, as, kind, size, glue_cm3, ...present({ glue }) }];
+  return [{ ...c, here: [place], link, as, kind, size, glue_cm3, film_mm: CLOSED_FILM_MM, ...present({ glue }) }];
 }
 
 /** What fills the play of a hole round its rod, cm³. */
