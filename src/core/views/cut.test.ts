@@ -47,6 +47,17 @@ describe("the cut through a chip", () => {
 
 const FINGER: PieceFacts = { kind: "figure", part: "p", parts: [{ id: "p", substrate: "porcelain", finish: "glaze" }] };
 
+test("an edge chip is drawn as high as it is, laid as thick as its wall, and says so", () => {
+  const wall = (thickness_mm: number) =>
+    only([[700, surveyed({ kind: "chip", length_mm: 34, depth_mm: 11, thickness_mm })], ...CHOSEN.slice(1)]);
+  const [thin, thick] = [wall(6), wall(12)];
+  expect(thin.note).toBe("outer face up, seen along the wall, which is 6 mm thick");
+  expect(thick.note).toBe("outer face up");
+  expect([thin.layers.length, thick.layers.length]).toEqual([1, 2]);
+  expect(thin.layers[0]?.plan_mm).toBeCloseTo(6.45, 1);
+  expect(boundsOf(thin.scene).bottom).toBe(boundsOf(thick.scene).bottom);
+});
+
 test("a broken member is cut along, its pin in the middle; where no height is known nothing is drawn", () => {
   const told = (damage: Parameters<typeof surveyed>[0], brace = false): Told[] => [
     [700, surveyed(damage, {}, brace ? { way: { way: "brace", reason: "it is knocked" } } : {})],

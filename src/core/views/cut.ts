@@ -112,13 +112,19 @@ function lossCut(damage: WorkedDamage, { place, layers, proud_mm }: PlaceLayers,
     title: place.label,
     substrate: on.label.toLowerCase(),
     hatch: on.hatch,
-    note: profile.kind === "peak" ? "standing on the broken face" : "outer face up",
+    note: `${profile.kind === "peak" ? "standing on the broken face" : "outer face up"}${wallWords(place)}`,
     scene,
     layers: rows,
     films,
     words: lossWords(place, on.label, rows, proud_mm, films),
   };
 }
+
+/** What is thinner than it is deep is seen along its wall. */
+const wallWords = (place: WorkPlace): string =>
+  place.build_mm !== undefined && buildOf(place) < (place.depth_mm ?? 0)
+    ? `, seen along the wall, which is ${plain(place.build_mm)} mm thick`
+    : "";
 
 /** The rod that stands in what is built up. */
 function coreIn({ context: { brace } }: WorkedDamage) {
