@@ -1,4 +1,5 @@
-import { dustOf } from "../catalogue";
+import { dustOf, type MaterialClass } from "../catalogue";
+import { doseFigures, doseOf, doseWords } from "../mix/doses";
 import { squeezeOut } from "../mix/weigh";
 import { first, row, type Told } from "../operation/row";
 import type { LetIn, Tools } from "../operation/subject";
@@ -134,22 +135,23 @@ export const BRACE_OPS = {
     }),
     thickness: () => 0.1,
     starts: "clamped",
-    facts: ({ link, as, size: { count = 1 } }) => ({ what: inSentence(link.material.name), spline: as === "spline", count }),
+    facts: ({ link, as, size: { count = 1 }, tools }) => ({ what: inSentence(link.material.name), spline: as === "spline", count, scale_step_g: tools.scale_step_g }),
     hands: [3, 8],
     words: (op) =>
       op.facts.spline
         ? {
             title: op.facts.count > 1 ? "Glue the splines in" : "Glue the spline in",
-            text: `Glue the ${op.facts.what} in with ${nameOf(op)}, about ${grams(op.takes?.mass_g ?? 0)} on the cheeks of ${op.facts.count > 1 ? `${op.facts.count} slots` : "its slot"}`,
+            text: `Glue the ${op.facts.what} in with ${nameOf(op)}, about ${grams(op.takes?.mass_g ?? 0)} on the cheeks of ${op.facts.count > 1 ? `${op.facts.count} slots` : "its slot"}${freshMix(op)}`,
             why: "The cheeks carry, not the floor: both are wetted.",
             done_when: "it is down on its floor and a bead shows along both cheeks",
           }
         : {
             title: "Glue the core in",
-            text: `Glue the ${op.facts.what} into its hole with ${nameOf(op)}, about ${grams(op.takes?.mass_g ?? 0)}`,
+            text: `Glue the ${op.facts.what} into its hole with ${nameOf(op)}, about ${grams(op.takes?.mass_g ?? 0)}${freshMix(op)}`,
             why: "A core that turns in its hole breaks the build.",
             done_when: "it stands on its line and a bead shows all round",
           },
+    figures: ({ material, takes, facts }) => (material && takes && isMixed(material) ? doseFigures(doseOf(material, takes, facts.scale_step_g)) : {}),
     cautions: ({ material }) => material?.hazards ?? [],
   }),
   "flush-brace": row({
@@ -162,6 +164,11 @@ export const BRACE_OPS = {
     cautions: ["blade"],
   }),
 };
+
+const isMixed = ({ mix }: MaterialClass): boolean => mix.parts.length > 1;
+
+/** What is mixed is mixed anew for it: the cup of the joint has long set. */
+const freshMix = ({ material, takes, facts }: Told<{ scale_step_g: number; what: string; spline: boolean; count: number }>): string => (material && takes && isMixed(material) ? `, mixed fresh: ${doseWords(doseOf(material, takes, facts.scale_step_g))}` : "");
 
 /** A smaller hole is drilled at once, mm; trade practice. */
 const PILOT_FROM_MM = 3;

@@ -217,7 +217,9 @@ function Acts({
         {skip}
       </div>
     );
-  if (noPicture && operation.pictures)
+  // looking is never refused for its time; what comes before it comes first
+  const open = state === "now" || (isLooking(operation) && (state === "too-early" || state === "too-late"));
+  if (open && noPicture && operation.pictures)
     return (
       <div className="op-acts">
         <PictureInput
@@ -231,7 +233,7 @@ function Acts({
         {skip}
       </div>
     );
-  if (state === "now" || (isLooking(operation) && (state === "too-early" || state === "too-late")))
+  if (open)
     return (
       <div className="grid justify-items-end gap-1">
         <DoIt operation={operation} air={air} now={now} />
