@@ -40,6 +40,7 @@ const QUESTIONS: Record<CalcName, object> = {
     climate: { samples: night },
   },
   // a drawer of two hundred sheets, many of one grain
+  calibrate: { observations: [{ predicted_min: 100, seen_min: 140, sense: "soft" }] },
   ladder: {
     from: { system: "P", grade: 60 },
     to: { system: "P", grade: 2500 },

@@ -36,7 +36,7 @@ test("one mix for two pieces: both records have it, and the jar goes down by wha
   const [one, two] = [await readyToMix(page, "Target disc, east"), await readyToMix(page, "Target disc, west")];
   await page.goto(`/treatments/${one}/fill`);
   await page.getByRole("button", { name: /^Mix for others too/ }).click();
-  const dialog = page.getByRole("dialog");
+  const dialog = page.getByRole("region", { name: "One mix for several" });
   await expect(dialog.getByText("Target disc, west", { exact: true })).toBeVisible();
   await expectAccessible(page);
   for (const other of await dialog.getByRole("checkbox").all())
@@ -49,7 +49,7 @@ test("one mix for two pieces: both records have it, and the jar goes down by wha
   page.on("request", (request) => request.method() === "POST" && sent.push(new URL(request.url()).pathname));
   await dialog.getByRole("button", { name: "Mixed now, for 2 takers" }).click();
   await expect(dialog).toBeHidden();
-  // the form that the dialog was opened from has not sent a mix of its own
+  // the card beside it has not sent a mix of its own
   expect(sent).toEqual(["/api/batches"]);
   for (const treatment of [one, two]) {
     await page.goto(`/treatments/${treatment}/fill`);
@@ -71,16 +71,16 @@ test("one mix for two pieces: both records have it, and the jar goes down by wha
   await expect(page.getByText(/thrown away/)).toBeVisible();
 });
 
-test("portions that don't add up are told in the dialog, and nothing is mixed", async ({ page }) => {
+test("portions that don't add up are told where they are typed, and nothing is mixed", async ({ page }) => {
   const [one] = [await readyToMix(page, "Hoopla ring board"), await readyToMix(page, "Hoopla prize shelf")];
   await page.goto(`/treatments/${one}/fill`);
   await page.getByRole("button", { name: /^Mix for others too/ }).click();
-  const dialog = page.getByRole("dialog");
+  const dialog = page.getByRole("region", { name: "One mix for several" });
   await dialog.getByLabel("A, weighed").fill("0.1");
   await dialog.getByLabel("B, weighed").fill("0.1");
   await dialog.getByRole("button", { name: /^Mixed now, for/ }).click();
   await expect(dialog.getByText(/more is given out than was mixed/)).toBeVisible();
-  await page.keyboard.press("Escape");
+  await dialog.getByRole("button", { name: "Not now" }).click();
   await expect(page.getByRole("button", { name: /^Mixed now: / })).toBeVisible();
 });
 

@@ -1,5 +1,5 @@
 import { expect, type Page } from "@playwright/test";
-import { expectAccessible, newTreatment, SURVEYED, test, write } from "./support";
+import { expectAccessible, newTreatment, opens, SURVEYED, test, write } from "./support";
 
 const press = (page: Page, name: string | RegExp) => page.getByRole("button", { name, exact: true }).click();
 const csv = (text: string) => ({ name: "jars.csv", mimeType: "text/csv", buffer: Buffer.from(text) });
@@ -32,6 +32,7 @@ test("a jar is put in, stands in the list, and Match takes it with its own figur
   await press(page, "Plan this repair");
   await expect(page).toHaveURL(new RegExp(`/treatments/${treatment}/ready`));
   await page.goto(`/treatments/${treatment}/fill`);
+  await opens(page, "Section");
   await expect(page.getByRole("row").filter({ hasText: /^Layer 2/ })).toBeVisible();
   await page.goto(`/treatments/${treatment}/record`);
   await expect(page.getByText(new RegExp(`Chose ${name.toLowerCase()}`))).toBeVisible();

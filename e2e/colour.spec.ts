@@ -1,6 +1,17 @@
 import { expect } from "@playwright/test";
 import sharp from "sharp";
-import { demoTreatment, expectAccessible, expectNoSideways, newTreatment, putAway, test, workedOut, workOff, write } from "./support";
+import {
+  demoTreatment,
+  expectAccessible,
+  expectNoSideways,
+  newTreatment,
+  opens,
+  putAway,
+  test,
+  workedOut,
+  workOff,
+  write,
+} from "./support";
 
 test.afterEach(({ page }) => putAway(page));
 
@@ -16,6 +27,7 @@ test("a colour is met out of the pigments at hand, in grams, and the recipe stan
   await write(page, treatment, 0, SURVEYED);
   await write(page, treatment, 1, MATCHED);
   await page.goto(`/treatments/${treatment}/colour`);
+  await opens(page, "Recipe");
   const recipe = page.getByRole("region", { name: "Recipe" });
   await recipe.getByLabel(/Colour to meet/).fill("a warm grey");
   await expect(recipe.getByText("Write #rrggbb, or L, a and b: 61 9 21.")).toBeVisible();
@@ -42,6 +54,7 @@ test("a colour is met out of the pigments at hand, in grams, and the recipe stan
     await write(page, other, 0, SURVEYED);
     await write(page, other, 1, MATCHED);
     await page.goto(`/treatments/${other}/colour`);
+    await opens(page, "Recipe");
     await recipe.getByLabel(/Colour to meet/).fill("60 8 20");
     const near = recipe.getByRole("region", { name: "Used near this" });
     await near.getByRole("button", { name: "twice" }).click();
@@ -58,6 +71,7 @@ test("transparent coats: from one dried coat to where to stop, and by how much t
   await write(page, treatment, 0, SURVEYED);
   await write(page, treatment, 1, MATCHED);
   await page.goto(`/treatments/${treatment}/colour`);
+  await opens(page, "Coats");
   const strip = page.getByRole("region", { name: "Transparent coats" });
   await strip.getByLabel("Ground").fill("80 4 20");
   await strip.getByLabel("One coat over it, dry").fill("72 8 26");
@@ -79,6 +93,7 @@ test("transparent coats: from one dried coat to where to stop, and by how much t
   await expect(strip.getByText(/darker than the colour to meet already/)).toBeVisible();
   await expectAccessible(page);
   await page.reload();
+  await opens(page, "Coats");
   await expect(strip.getByLabel("Ground")).toHaveValue("80 4 20");
 });
 
@@ -86,6 +101,7 @@ test("a photograph with a grey card in lamplight: the spot reads as it is by day
   page,
 }) => {
   await page.goto(`/treatments/${demoTreatment("carousel-hare")}/colour`);
+  await opens(page, "Recipe");
   const recipe = page.getByRole("region", { name: "Recipe" });
   await recipe.getByText("From a photograph with a grey card", { exact: true }).click();
   // a grey card left, an ochre right, both under a warm lamp that takes a third of the blue
@@ -157,11 +173,13 @@ test("a swatch is read dry and under clear: the next match is mixed so that it e
   await write(page, treatment, 0, SURVEYED);
   await write(page, treatment, 1, { ...MATCHED, chain: [...MATCHED.chain, { role: "colour", class: "acrylic-paint" }] });
   await page.goto(`/treatments/${treatment}/colour`);
+  await opens(page, "Recipe");
   const recipe = page.getByRole("region", { name: "Recipe" });
   await recipe.getByLabel(/Colour to meet/).fill("55 10 24");
   await recipe.getByLabel("It is seen").selectOption("under-glaze");
   await expect(recipe.getByText(/No pair of your own yet of acrylic paint/)).toBeVisible();
 
+  await opens(page, "Swatches");
   const swatches = page.getByRole("region", { name: "Swatches" });
   await swatches.getByRole("button", { name: "Put it on record" }).click();
   await expect(swatches.getByText("Give it a name: warm grey, ground.")).toBeVisible();
@@ -174,6 +192,7 @@ test("a swatch is read dry and under clear: the next match is mixed so that it e
   await swatches.getByLabel("It reads").fill("56 10 25");
   await swatches.getByRole("button", { name: "Put it on record" }).click();
   await expect(mine).toContainText("L 56, a 10, b 25");
+  await opens(page, "Recipe");
   await expect(recipe.getByText(/Under a glaze it goes L −\d\S* a \+\d\S* b \+\d\S* \(.*pairs? of yours/)).toBeVisible();
   await expect(recipe.getByLabel(/^post brown/).first()).toBeVisible();
 
@@ -194,19 +213,20 @@ test("coats: laid out by a template, thin against thick in this air, the sheen l
     chain: [...MATCHED.chain, { role: "colour", class: "toner-lacquer" }, { role: "topcoat", class: "clear-lacquer" }],
   });
   await page.goto(`/treatments/${treatment}/colour`);
-  await page.getByText("Thin coats or thick ones").click();
+  await opens(page, "Thin or thick");
   const thin = page.getByRole("region", { name: "Clear lacquer, thin or thick" });
   await expect(thin.getByRole("row", { name: /^1 .*runs, skins/ })).toBeVisible();
   await expect(thin.getByText("soonest")).toHaveCount(1);
 
   const build = page.getByRole("region", { name: "Built by hand" });
-  await build.getByText(/Surface of the repair: coats/).click();
+  await opens(page, "Coats");
   await build.getByLabel("Lay it out as").selectOption({ label: "Grained lines" });
   await build.getByRole("button", { name: "Take these coats" }).click();
   await expect(build.getByLabel("Row 2: what it is")).toHaveValue("lock");
   await build.getByRole("button", { name: "Plan it so" }).click();
   await expect(page.getByRole("list", { name: "Operations" }).getByText(/^A lock coat/)).toBeVisible();
 
+  await opens(page, "Sheen");
   const sheen = page.getByRole("region", { name: "Sheen" });
   await sheen.getByRole("button", { name: "Gloss of the repair: gloss" }).click();
   await sheen.getByRole("textbox", { name: "Gloss beside it" }).fill("140");

@@ -1,5 +1,18 @@
 import { expect } from "@playwright/test";
-import { demoTreatment, firstKeys, MATCHED, newTreatment, photograph, photographed, SURVEYED, test, workOff, write } from "./support";
+import {
+  card,
+  demoTreatment,
+  firstKeys,
+  MATCHED,
+  newTreatment,
+  opens,
+  photograph,
+  photographed,
+  SURVEYED,
+  test,
+  workOff,
+  write,
+} from "./support";
 
 test("the bench is alive at first sight: work now, hands off, the Shelf in its order", async ({ page }) => {
   await page.goto("/");
@@ -191,7 +204,7 @@ test("join: glued now starts the clock, and the tapes come off by it; what is no
   await workOff(page, treatment, (id) => id.includes("/join/bond-1"));
   await page.goto(`/treatments/${treatment}/join`);
   await page.getByRole("button", { name: /^Glued now: / }).click();
-  await expect(page.getByRole("complementary", { name: "Clocks" })).toContainText(/slow epoxy/i);
+  await expect(page.getByRole("complementary", { name: "Shelf" })).toContainText(/slow epoxy/i);
   await page.goto(`/treatments/${treatment}/fill`);
   await expect(page.getByText("Nothing is done at Fill in this repair.")).toBeVisible();
   await page.getByRole("link", { name: "Go on to Close" }).click();
@@ -206,7 +219,10 @@ test("match: another link is chosen, a clash is told, and it can be planned agai
   });
   await page.goto(`/treatments/${treatment}/match`);
   await page.getByRole("button", { name: "Choose Epoxy putty 1:1" }).click();
-  await page.getByRole("button", { name: "Colour", exact: true }).click();
+  await page
+    .getByRole("list", { name: "Links of the chain" })
+    .getByRole("button", { name: /^Colour/ })
+    .click();
   await expect(page.getByText("for the colour", { exact: true })).toBeVisible();
   const stain = page.getByRole("button", { name: "Choose Spirit stain set" });
   if (await stain.isVisible()) await stain.click();
@@ -223,24 +239,24 @@ test("an operation is left out with its reason, which Close repeats, with what i
   await write(page, treatment, 1, MATCHED);
   await photographed(page, treatment);
   await page.goto(`/treatments/${treatment}/ready`);
-  const first = page.getByRole("list", { name: "Operations" }).getByRole("listitem").first();
-  await first.getByRole("button", { name: "Leave it out" }).click();
+  await card(page).getByRole("button", { name: "Leave it out" }).click();
   await page.getByLabel("Why is it left out?").fill("done by the owner's own shop");
   await page.getByRole("button", { name: "Leave it out" }).last().click();
   await expect(page.getByText("1 behind")).toBeVisible();
   await page.goto(`/treatments/${treatment}/close`);
+  await opens(page, "Look back and sign");
   await expect(page.getByText(/done by the owner's own shop/).first()).toBeVisible();
   await expect(page.getByText(/Still open: Make ready, Fill, Level, Colour/)).toBeVisible();
 });
 
 test("two damages of a relief: each place is chosen by its number, and two clocks run side by side", async ({ page }) => {
   await page.goto(`/treatments/${demoTreatment("cherub-relief")}/fill`);
-  const places = page.getByRole("region", { name: "Places" });
+  const places = page.getByRole("group", { name: "Places" });
   await expect(places.getByRole("button")).toHaveCount(2);
   await places.getByRole("button", { name: /Joins of 2 shards/ }).click();
   await expect(page.getByText("Nothing is done at Fill in this repair.")).toBeVisible();
-  await places.getByRole("button", { name: "Show all" }).click();
-  await expect(page.getByRole("list", { name: "Operations" }).getByText("Take the form off", { exact: true })).toBeVisible();
+  await places.getByRole("button", { name: /Joins of 2 shards/ }).click();
+  await expect(page.getByRole("list", { name: "Operations" }).getByText("Take the form off", { exact: true }).first()).toBeVisible();
   await expect(
     page
       .getByRole("complementary", { name: "Shelf" })
@@ -270,12 +286,15 @@ test("a closed treatment takes no work until it is reopened with a reason", asyn
   await page.goto(`/treatments/${treatment}/close`);
   await page.getByLabel("Reopen it, because").fill("a pit showed under gloss");
   await page.getByRole("button", { name: "Reopen", exact: true }).click();
+  await expect(page.getByRole("heading", { name: "Photograph it after" })).toBeVisible();
+  await opens(page, "Look back and sign");
   await expect(page.getByRole("button", { name: "Sign and close" })).toBeVisible();
 });
 
 test("photographs: deleted, and back by undo", async ({ page }) => {
   const { treatment } = await newTreatment(page);
   await page.goto(`/treatments/${treatment}/survey`);
+  await opens(page, "Condition map");
   await page.locator("input[type=file]").setInputFiles(await photograph());
   const figure = page.getByRole("img", { name: /^Before/ });
   await expect(figure).toBeVisible();

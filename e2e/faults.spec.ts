@@ -1,5 +1,5 @@
 import { expect } from "@playwright/test";
-import { demoTreatment, expectAccessible, MATCHED, newTreatment, photograph, photographed, SURVEYED, test, write } from "./support";
+import { demoTreatment, expectAccessible, MATCHED, newTreatment, opens, photograph, photographed, SURVEYED, test, write } from "./support";
 
 test("absurd and wrong sizes are said at their fields, and what was typed stays", async ({ page }) => {
   const { treatment } = await newTreatment(page);
@@ -24,10 +24,12 @@ test("a form that is left half-typed is there again", async ({ page }) => {
   await page.goto(`/treatments/${treatment}/survey`);
   await page.getByLabel("What is wrong").selectOption("hole");
   await page.getByLabel("Diameter").fill("3/8 in");
+  await opens(page, /^Use and inspection/);
   await page.getByLabel("What you saw").fill("a screw was torn out");
   await page.goto("/objects");
   await page.goto(`/treatments/${treatment}/survey`);
   await expect(page.getByLabel("Diameter")).toHaveValue("3/8 in");
+  await opens(page, /^Use and inspection/);
   await expect(page.getByLabel("What you saw")).toHaveValue("a screw was torn out");
   await expect(page.getByText("What you typed last time was kept")).toBeVisible();
 });
@@ -35,6 +37,7 @@ test("a form that is left half-typed is there again", async ({ page }) => {
 test("a wrong, a broken and an oversized photograph are refused with what to do", async ({ page }) => {
   const { treatment } = await newTreatment(page);
   await page.goto(`/treatments/${treatment}/survey`);
+  await opens(page, "Condition map");
   const input = page.locator("input[type=file]");
   await input.setInputFiles({ name: "rim.jpg", mimeType: "image/jpeg", buffer: Buffer.from("not a picture at all") });
   await expect(page.getByText(/not a whole JPEG, PNG or WebP picture. Export it as JPEG/)).toBeVisible();

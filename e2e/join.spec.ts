@@ -1,5 +1,5 @@
 import { expect, type Page } from "@playwright/test";
-import { expectAccessible, expectNoSideways, newTreatment, test, write } from "./support";
+import { expectAccessible, expectNoSideways, newTreatment, openRow, opens, test, write } from "./support";
 
 /** A treatment surveyed and matched, so that Make ready and Join have something to work on. */
 async function matched(page: Page, piece: object, survey: object, chain: readonly object[]): Promise<string> {
@@ -22,6 +22,7 @@ const brace = (page: Page) => page.getByRole("region", { name: "Brace" });
 test("a break across the grain: glue alone fails, the dowel is sized and recorded, and leaving it out asks why", async ({ page }) => {
   const treatment = await rail(page);
   await page.goto(`/treatments/${treatment}/join`);
+  await opens(page, "Brace");
   await expect(brace(page).getByText("A brace is needed")).toBeVisible();
   await expect(brace(page).getByText(/with the dowel; 3 is asked/)).toBeVisible();
   await expect(page.getByRole("img", { name: /^Drawing, break across, cut lengthwise, with its dowel/ })).toBeVisible();
@@ -34,14 +35,18 @@ test("a break across the grain: glue alone fails, the dowel is sized and recorde
   await expect(against).toBeDisabled();
   await page.getByLabel("Why against the figures").fill("it only hangs on the wall from now on");
   await page.getByRole("button", { name: "Record: no brace" }).click();
+  await expect(page.getByRole("list", { name: "Operations" }).getByText(/^Drill/)).toHaveCount(0);
+  await opens(page, "Brace");
   await expect(brace(page).getByText("On record")).toBeVisible();
   await page.reload();
+  await opens(page, "Brace");
   await expect(page.getByLabel("Why against the figures")).toHaveValue("it only hangs on the wall from now on");
   await expect(brace(page).getByText("On record")).toBeVisible();
 });
 
 test("under a lighter load end grain is braced all the same, and why; a load that is no number is told at its field", async ({ page }) => {
   await page.goto(`/treatments/${await rail(page)}/join`);
+  await opens(page, "Brace");
   await page.getByLabel("Load at the end").fill("2");
   await expect(brace(page).getByText(/End grain that carries is braced whatever the figure says/)).toBeVisible();
   await page.getByLabel("Load at the end").fill("much");
@@ -50,14 +55,17 @@ test("under a lighter load end grain is braced all the same, and why; a load tha
 
 test("the load that a brace was judged by stays with it, and another load says that it is not that one", async ({ page }) => {
   await page.goto(`/treatments/${await rail(page)}/join`);
+  await opens(page, "Brace");
   await page.getByLabel("Load at the end").fill("200");
   await page.getByLabel("Lever arm").fill("");
   await page.getByLabel("Lever arm").fill("150");
   await page.reload();
+  await opens(page, "Brace");
   await expect(page.getByLabel("Load at the end")).toHaveValue("200");
   await page.getByRole("button", { name: "Record: dowel" }).click();
   await expect(brace(page).getByText("On record", { exact: true })).toBeVisible();
   await page.reload();
+  await opens(page, "Brace");
   await expect(page.getByLabel("Load at the end")).toHaveValue("200");
   await expect(page.getByLabel("Lever arm")).toHaveValue("150");
   await page.getByLabel("Load at the end").fill("190");
@@ -66,6 +74,7 @@ test("the load that a brace was judged by stays with it, and another load says t
 
 test("a spline: the router stands out by slot and jig, in passes of the shop's own bit, or of another for this slot", async ({ page }) => {
   await page.goto(`/treatments/${await rail(page)}/join`);
+  await opens(page, "Brace");
   await page.getByRole("button", { name: "Take: Spline" }).click();
   const router = page.getByRole("region", { name: "Router" });
   await expect(router.getByText("Bit stands out 45 mm: 33 mm of slot and 12 mm of jig. 6 passes:")).toBeVisible();
@@ -78,6 +87,7 @@ test("a spline: the router stands out by slot and jig, in passes of the shop's o
 
 test("the drill card: the nearest drill in the drawer, and the depth as a bar in full size", async ({ page }) => {
   await page.goto(`/treatments/${await rail(page)}/join`);
+  await opens(page, "Brace");
   const card = page.getByRole("region", { name: "Drill card" });
   await expect(card.getByText(/^Hole: wanted .* nearest .* mm/)).toBeVisible();
   await expect(card.getByText("Out of 25 drills in the drawer, metric.")).toBeVisible();
@@ -101,6 +111,7 @@ test("a crack with cleats: how many, how far apart, across the grain", async ({ 
     ],
   );
   await page.goto(`/treatments/${treatment}/join`);
+  await opens(page, "Brace");
   await expect(page.getByRole("img", { name: /^Drawing, crack, .* with its cleat/ })).toBeVisible();
   await expect(brace(page).getByText(/^4 along 210 mm, 56.7 mm apart/)).toBeVisible();
   await expect(brace(page).getByText(/^Grain across the crack/)).toBeVisible();
@@ -139,6 +150,7 @@ test("what was decided at the brace decides the steps: a spline is routed, no br
   await page.goto(`/treatments/${treatment}/join`);
   const steps = page.getByRole("list", { name: "Operations" });
   await expect(steps.getByText(/^Drill Ø .* for the wood dowel/)).toBeVisible();
+  await opens(page, "Brace");
   await page.getByRole("button", { name: "Take: Spline" }).click();
   await page.getByRole("button", { name: "Record: spline" }).click();
   await expect(steps.getByText(/^Rout 2 slots 8 mm wide/)).toBeVisible();
@@ -149,6 +161,7 @@ test("a seven-shard saucer: pressed pairs become sittings, the dry run is judged
   const damage = { kind: "shards", shards: 7, break_length_mm: 420, thickness_mm: 2.6 };
   const treatment = await matched(page, SAUCER, { damage }, [{ role: "adhesive", class: "epoxy-slow" }]);
   await page.goto(`/treatments/${treatment}/ready`);
+  await opens(page, "Shards");
   const shards = page.getByRole("region", { name: "Shards" });
   for (const [shard, others] of TOUCHING) {
     await page.getByLabel("Shard in your hand").selectOption({ label: String(shard) });
@@ -159,11 +172,13 @@ test("a seven-shard saucer: pressed pairs become sittings, the dry run is judged
   await expect(shards.getByText(/^\d sittings?/)).toBeVisible();
   // left before it was recorded: what was pressed is still there
   await page.reload();
+  await opens(page, "Shards");
   await expect(shards.getByText(/No order has fewer sittings/)).toBeVisible();
   await expectAccessible(page);
   await page.getByRole("button", { name: "Record this order" }).click();
   await expect(page.getByRole("button", { name: "The order is on record" })).toBeDisabled();
 
+  await opens(page, "Clamps and dry run");
   const run = page.getByRole("region", { name: "Dry run" });
   await run.getByRole("button", { name: "+ Clamp" }).click();
   await run.getByRole("button", { name: "+ Tape" }).click();
@@ -175,10 +190,15 @@ test("a seven-shard saucer: pressed pairs become sittings, the dry run is judged
   await expect(run.getByRole("button", { name: "Say whether two marks meet" })).toBeDisabled();
   await run.getByRole("button", { name: "Two marks meet across the break: Yes" }).click();
   await run.getByRole("button", { name: "Record the dry run" }).click();
+  // the step is behind then, and the next one brings its own instrument
+  await expect(page.getByText(/behind$/)).toBeVisible();
+  await opens(page, "Clamps and dry run");
   await expect(run.getByRole("button", { name: "The dry run is on record" })).toBeDisabled();
   await page.reload();
+  await opens(page, "Clamps and dry run");
   await expect(run.getByLabel("The dry run took")).toHaveValue("9");
   await expect(run.getByText("1 clamp, 2 tape")).toBeVisible();
+  await opens(page, "Shards");
   await expect(page.getByRole("button", { name: "The order is on record" })).toBeDisabled();
 
   await test.step("an order of one’s own is read, refused with its reason, and stands at Join", async () => {
@@ -190,6 +210,7 @@ test("a seven-shard saucer: pressed pairs become sittings, the dry run is judged
     await page.getByRole("button", { name: "Record this order" }).click();
     await expect(page.getByRole("button", { name: "The order is on record" })).toBeDisabled();
     await page.goto(`/treatments/${treatment}/join`);
+    await opens(page, "Clamps and dry run");
     await expect(page.getByRole("region", { name: "Joining order" }).getByRole("listitem")).toHaveText([
       /1 to 2, then 3 to 1\+2/,
       /4 to 5/,
@@ -202,6 +223,7 @@ test("shards on the picture: dragged to where they lie, pressed in pairs, by poi
   const damage = { kind: "shards", shards: 3, break_length_mm: 120, thickness_mm: 2.6 };
   const treatment = await matched(page, SAUCER, { damage }, [{ role: "adhesive", class: "epoxy-slow" }]);
   await page.goto(`/treatments/${treatment}/ready`);
+  await opens(page, "Shards");
   const shards = page.getByRole("region", { name: "Shards" });
   await shards.getByRole("button", { name: "On the picture" }).click();
   const mark = (number: number) => shards.getByRole("button", { name: new RegExp(`^Mark ${number}, `) });
@@ -229,6 +251,7 @@ test("shards on the picture: dragged to where they lie, pressed in pairs, by poi
   await expect(page.getByRole("button", { name: "The order is on record" })).toBeVisible();
   const name = await mark(1).getAttribute("aria-label");
   await page.reload();
+  await opens(page, "Shards");
   await expect(mark(1)).toHaveAttribute("aria-label", name ?? "");
   await shards.getByRole("button", { name: "By number" }).click();
   await page.getByLabel("Shard in your hand").selectOption({ label: "2" });
@@ -239,6 +262,7 @@ test("more shards than an order is worked out for: it says so, and what to do in
   const damage = { kind: "shards", shards: 84, break_length_mm: 2400, thickness_mm: 4 };
   const treatment = await matched(page, SAUCER, { damage }, [{ role: "adhesive", class: "epoxy-slow" }]);
   await page.goto(`/treatments/${treatment}/ready`);
+  await opens(page, "Shards");
   await expect(page.getByRole("region", { name: "Shards" })).toContainText(
     /up to 60 shards; the survey counts 84. Sort them into sub-assemblies/,
   );
@@ -246,11 +270,11 @@ test("more shards than an order is worked out for: it says so, and what to do in
 
 test("make ready: an operation of one's own stands in the list with its reason, and is done like every other", async ({ page }) => {
   await page.goto(`/treatments/${await rail(page)}/ready`);
-  await page.getByText("Add a step of your own").click();
+  await page.getByText("Add a step").click();
   await page.getByLabel("What is done").fill("Wax the bench top");
   await page.getByLabel("Why", { exact: true }).fill("glue must not hold it");
   await page.getByRole("button", { name: "Add the step" }).click();
-  const own = page.getByRole("list", { name: "Operations" }).getByRole("listitem").filter({ hasText: "Wax the bench top" });
+  const own = await openRow(page, /Wax the bench top/);
   await expect(own).toContainText("glue must not hold it");
   await own.getByRole("button", { name: "Done: Wax the bench top" }).click();
   await expect(page.getByText("1 behind")).toBeVisible();
@@ -258,6 +282,7 @@ test("make ready: an operation of one's own stands in the list with its reason, 
 
 test("a dry run is held against the open time: it fits, is too long, and is on record", async ({ page }) => {
   await page.goto(`/treatments/${await rail(page)}/ready`);
+  await opens(page, "Clamps and dry run");
   const dry = page.getByRole("region", { name: "Dry run" });
   await dry.getByRole("button", { name: "+ Clamp" }).click();
   await dry.getByRole("button", { name: "+ Wedge" }).click();
@@ -274,8 +299,11 @@ test("a dry run is held against the open time: it fits, is too long, and is on r
   await expect(dry.getByRole("button", { name: "Say whether two marks meet" })).toBeDisabled();
   await dry.getByRole("button", { name: /Two marks meet.*Yes/ }).click();
   await dry.getByRole("button", { name: "Record the dry run" }).click();
+  await expect(page.getByText(/behind$/)).toBeVisible();
+  await opens(page, "Clamps and dry run");
   await expect(dry.getByRole("button", { name: "The dry run is on record" })).toBeVisible();
   await page.reload();
+  await opens(page, "Clamps and dry run");
   await expect(dry.getByRole("button", { name: /^Mark 2, Wedge, 45 % across/ })).toBeVisible();
   await expect(dry.getByLabel("The dry run took")).toHaveValue("90");
 });
@@ -288,6 +316,7 @@ test("form or mould: the loss with a twin is moulded off it, and what was chosen
     [{ role: "filler", class: "gypsum-plaster" }],
   );
   await page.goto(`/treatments/${treatment}/ready`);
+  await opens(page, "Form or mould");
   const forms = page.getByRole("region", { name: "Form or mould" });
   await expect(forms.getByText("suits this loss best")).toBeVisible();
   await expect(forms.getByText(/of mould material/).first()).toBeVisible();
@@ -297,5 +326,6 @@ test("form or mould: the loss with a twin is moulded off it, and what was chosen
     .click();
   await expect(forms.getByText("Chosen")).toBeVisible();
   await page.reload();
+  await opens(page, "Form or mould");
   await expect(forms.getByText("Chosen")).toBeVisible();
 });

@@ -1,5 +1,5 @@
 import { expect } from "@playwright/test";
-import { expectAccessible, photograph, test, workStation } from "./support";
+import { card, expectAccessible, opens, photograph, test, workStation } from "./support";
 
 /** The whole job by a new user, from nothing to the printed record. One database, one story, in order. */
 test("from an empty bench to the record, and back in from its dossier", async ({ page }) => {
@@ -38,8 +38,10 @@ test("from an empty bench to the record, and back in from its dossier", async ({
     await page.getByLabel("Depth down from the edge").fill("6");
     await page.getByLabel("Thickness of the wall").fill("0.5 cm");
     await expect(page.getByRole("img", { name: /Drawing, seen from the front/ })).toBeVisible();
+    await opens(page, /^Use and inspection/);
     await done("Washed or soaked: Yes");
     await done("Food or drink touches it: No");
+    await opens(page, "Condition map");
     await page.getByLabel("View and light of the next photograph").fill("rim, raking light");
     await page.locator("input[type=file]").setInputFiles(await photograph());
     await expect(page.getByRole("img", { name: /rim, raking light/ })).toBeVisible();
@@ -72,7 +74,7 @@ test("from an empty bench to the record, and back in from its dossier", async ({
     await done(/^Done: Photograph the damage/);
     const open = page.getByRole("list", { name: "Operations" }).getByRole("listitem");
     await expect(open.getByText("Photograph the damage in raking light", { exact: true })).toHaveCount(0);
-    await open.first().getByRole("button", { name: "Leave it out" }).click();
+    await card(page).getByRole("button", { name: "Leave it out" }).click();
     await page.getByLabel("Why is it left out?").fill("the owner had it cleaned");
     await page.getByRole("button", { name: "Leave it out" }).last().click();
     await expect(page.getByText("2 behind")).toBeVisible();
@@ -102,7 +104,7 @@ test("from an empty bench to the record, and back in from its dossier", async ({
     await expect(page.getByText("Hands off everything")).toBeVisible();
     await page.getByRole("complementary", { name: "Hands off" }).getByRole("link").first().click();
     await expect(page).toHaveURL(/\/fill/);
-    const early = page.getByRole("list", { name: "Operations" }).getByRole("listitem").first();
+    const early = card(page);
     await early.getByText("Do it, with a reason").click();
     await early.getByRole("button", { name: /^Do it all the same: / }).click();
     await expect(page.getByText("Say why, in a few words: the record keeps it.")).toBeVisible();
@@ -140,8 +142,10 @@ test("from an empty bench to the record, and back in from its dossier", async ({
 
   let treatment = "";
   await test.step("close: after-photograph, planned against done, signed", async () => {
+    await opens(page, "Photographs");
     await page.locator("input[type=file]").setInputFiles(await photograph("after.jpg"));
     await expect(page.getByRole("img", { name: /^After/ })).toBeVisible();
+    await opens(page, "Look back and sign");
     await expect(page.getByText(/the thumbnail says it is firm/i).first()).toBeVisible();
     await expect(page.getByText(/Back to Fill: a pinhole by the rim/).first()).toBeVisible();
     await done("Sign and close");

@@ -1,5 +1,5 @@
 import { expect, type Page } from "@playwright/test";
-import { firstKeys, pressOn, tabTo, test, typeIn, workOff } from "./support";
+import { firstKeys, MATCHED, newTreatment, photographed, pressOn, SURVEYED, tabTo, test, typeIn, workOff, write } from "./support";
 
 /** The same job without a pointer: Tab, Enter, Space, arrows and the app's own keys. */
 test("the whole job by keyboard alone", async ({ page }) => {
@@ -26,9 +26,13 @@ test("the whole job by keyboard alone", async ({ page }) => {
   await typeIn(page, field("Length along the edge"), "18");
   await typeIn(page, field("Depth down from the edge"), "4");
   await typeIn(page, field("Thickness of the wall"), "7");
+  await tabTo(page, page.getByRole("tab", { name: "Drawing" }));
+  for (const _ of ["map", "use"]) await page.keyboard.press("ArrowRight");
   await tabTo(page, button("Washed or soaked: No"));
   await page.keyboard.press("Space");
   await expect(button("Washed or soaked: No")).toHaveAttribute("aria-pressed", "true");
+  await tabTo(page, page.getByRole("tab", { name: /^Use and inspection/ }));
+  await page.keyboard.press("ArrowLeft");
   const mark = button(/^Mark 1, edge chip/);
   await tabTo(page, mark);
   for (const key of ["ArrowUp", "Shift+ArrowUp", "Shift+ArrowRight"]) await page.keyboard.press(key);
@@ -53,7 +57,7 @@ test("the whole job by keyboard alone", async ({ page }) => {
   await page.keyboard.press("Enter");
   await typeIn(page, field("Why is it done all the same?").first(), "dry to the cheek");
   await page.keyboard.press("Enter");
-  await expect(page.getByText("dry to the cheek").first()).toBeAttached();
+  await expect(page.getByText("2 behind")).toBeVisible();
   await pressOn(page, button(/^Done: Press in/));
   await expect(page.getByRole("list", { name: "Operations" }).getByText(/^Press in/)).toHaveCount(0);
   const early = page.getByText("Do it, with a reason").first();
@@ -62,7 +66,7 @@ test("the whole job by keyboard alone", async ({ page }) => {
   await page.keyboard.press("Enter");
   await typeIn(page, field("Why is it done all the same?").first(), "firm by the thumbnail");
   await page.keyboard.press("Enter");
-  await expect(page.getByText("firm by the thumbnail").first()).toBeAttached();
+  await expect(page.getByText("4 behind")).toBeVisible();
   await workOff(page, treatment, (id) => id.includes("/close/sign"));
   await page.goto(`/treatments/${treatment}/close`);
   await typeIn(page, field(/Signed$/), "T.");
@@ -73,6 +77,30 @@ test("the whole job by keyboard alone", async ({ page }) => {
   await page.keyboard.press("[");
   await expect(page).toHaveURL(/\/colour$/);
   await firstKeys(page, ["]"], () => expect(page).toHaveURL(/\/close$/, { timeout: 4_000 }));
+});
+
+test("at a station: N to what is open, the arrows through the rows, M to its minutes", async ({ page }) => {
+  const { treatment } = await newTreatment(page, { title: "Dart-board rim" });
+  await write(page, treatment, 0, SURVEYED);
+  await write(page, treatment, 1, MATCHED);
+  await photographed(page, treatment);
+  await page.goto(`/treatments/${treatment}/ready`);
+  const main = page.locator(".op-card").getByRole("button", { name: /^Done: Photograph/ });
+  await firstKeys(page, ["n"], () => expect(main).toBeFocused({ timeout: 2_000 }));
+  await page.keyboard.press("ArrowDown");
+  const second = page.getByRole("list", { name: "Operations" }).getByRole("listitem").nth(1);
+  await expect(second.getByRole("button")).toBeFocused();
+  const words = (await second.locator(".op-t").textContent()) ?? "";
+  await page.keyboard.press("Enter");
+  await expect(page.locator(".op-card .op-t")).toHaveText(words);
+  await page.locator("h1").click();
+  await page.keyboard.press("n");
+  await page.keyboard.press("ArrowUp");
+  await page.keyboard.press("Enter");
+  await expect(main).toBeVisible();
+  await page.locator("h1").click();
+  await page.keyboard.press("m");
+  await expect(page.getByLabel(/^Minutes for: Photograph/)).toBeFocused();
 });
 
 /** Choose in a list by its first letters, as one does with the keyboard. */

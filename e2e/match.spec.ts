@@ -1,5 +1,5 @@
 import { expect, type Page } from "@playwright/test";
-import { newTreatment, putAway, SURVEYED, test, workedOut, write } from "./support";
+import { newTreatment, opens, putAway, SURVEYED, test, workedOut, write } from "./support";
 
 test.afterEach(({ page }) => putAway(page));
 
@@ -12,7 +12,7 @@ async function twoChips(page: Page): Promise<string> {
   return treatment;
 }
 
-const chosen = (page: Page, name: string) => page.getByRole("region", { name: "The chain" }).getByText(name, { exact: true });
+const chosen = (page: Page, name: string) => page.getByRole("list", { name: "Links of the chain" }).getByText(name, { exact: true });
 
 test("what was chosen stays through another link, another damage and a reload, until it is planned", async ({ page }) => {
   const treatment = await twoChips(page);
@@ -26,6 +26,7 @@ test("what was chosen stays through another link, another damage and a reload, u
   await expect(chosen(page, "Polyester filler")).toBeVisible();
 
   await test.step("what Why not calls fitting can be taken there", async () => {
+    await opens(page, "Every fact");
     const whyNot = page.getByRole("region", { name: "Why not" });
     await whyNot.getByRole("combobox").selectOption({ label: "Slow epoxy with glass beads" });
     await whyNot.getByRole("button", { name: "Choose Slow epoxy with glass beads" }).first().click();

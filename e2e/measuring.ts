@@ -3,6 +3,7 @@ import { EARLIER_GLUES } from "../src/core/catalogue";
 import { DAMAGE_LABELS, MEASURES, type Measure } from "../src/core/survey/measures.data";
 import { QUESTIONS } from "../src/core/survey/questions.data";
 import type { Survey } from "../src/core/survey/survey.schema";
+import { opens } from "./support";
 
 const exactly = (text: string) => new RegExp(`^${text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&")}( \\(if any\\))?$`);
 const answer = (page: Page, text: string, yes: boolean) => page.getByRole("button", { name: `${text}: ${yes ? "Yes" : "No"}` }).click();
@@ -11,6 +12,7 @@ const answer = (page: Page, text: string, yes: boolean) => page.getByRole("butto
 export async function fillSurvey(page: Page, { damage, service, finish_survives, earlier_glue, working_min }: Survey): Promise<void> {
   await page.getByLabel("What is wrong").selectOption({ label: DAMAGE_LABELS[damage.kind] });
   for (const measure of MEASURES[damage.kind]) await fillMeasure(page, measure, (damage as Record<string, unknown>)[measure.name]);
+  await opens(page, /^Use and inspection/);
   for (const { ask, text } of QUESTIONS) if (service[ask] !== undefined) await answer(page, text, service[ask]);
   if (finish_survives !== undefined) await answer(page, "The finish beside it must survive", finish_survives);
   if (working_min !== undefined) await page.getByLabel(/^Assembly takes/).fill(String(working_min));

@@ -18,7 +18,7 @@ async function readyFor(
   await page.goto(`/treatments/${treatment}/fill`);
   return treatment;
 }
-const dialog = (page: Page) => page.getByRole("dialog");
+const dialog = (page: Page) => page.getByRole("region", { name: /^Mix .* without a scale/ });
 const open = (page: Page) => page.getByRole("button", { name: /^Without a scale: / }).click();
 
 test("without a scale: balls in true size on a screen that was measured with a card, beads by the nozzle", async ({ page }) => {
@@ -80,7 +80,6 @@ test("plaster: water first, an additive in place of some of it, and the thinner 
     // what was damped is dry again after hours
     0,
   );
-  if (await page.getByText("Do it, with a reason").first().isVisible()) await page.getByText("Do it, with a reason").first().click();
   await open(page);
   const plaster = dialog(page).getByRole("region", { name: "Plaster" });
   await expect(plaster.getByRole("heading")).toHaveText("Water first, then the powder into it");
@@ -90,7 +89,7 @@ test("plaster: water first, an additive in place of some of it, and the thinner 
   await expect.poll(async () => (await water()) / alone).toBeCloseTo(0.75, 1);
   await expect(plaster.getByText(/litres of mould/)).toBeVisible();
   await expectAccessible(page);
-  await dialog(page).getByRole("button", { name: "Back to the bench" }).click();
+  await dialog(page).getByRole("button", { name: "Back to the amounts" }).click();
   const second = page.getByRole("listitem").filter({ hasText: /^.*Mix a thinner second pour/ });
   await expect(second.first()).toBeVisible();
   await workOff(page, treatment, (id) => id.includes("/fill/demould"));

@@ -103,6 +103,7 @@ test("every route answers as it is described", async ({ page }) => {
   await ask("editProduct", { id: product }, { data: { version: 1, ...what, figures: { layer_mm: [4, 4] } } });
   await ask("newJar", { id: product }, { data: { id: id(), ...jar, label: "Q2" } });
   await ask("editJar", { id: lot }, { data: { version: 1, ...jar, left_g: 70 } });
+  await ask("toBuyOut");
   const csv = await ask("cabinetOut");
   await ask("cabinetIn", {}, { data: csv, headers: { "content-type": "text/csv" } });
   await ask("remove", { kind: "products", id: product });

@@ -1,6 +1,18 @@
 import { readFileSync } from "node:fs";
 import { expect, type Page } from "@playwright/test";
-import { demoTreatment, expectAccessible, expectNoSideways, MATCHED, newTreatment, putAway, SURVEYED, tabTo, test, write } from "./support";
+import {
+  demoTreatment,
+  expectAccessible,
+  expectNoSideways,
+  MATCHED,
+  newTreatment,
+  opens,
+  putAway,
+  SURVEYED,
+  tabTo,
+  test,
+  write,
+} from "./support";
 
 test.afterEach(({ page }) => putAway(page));
 
@@ -34,6 +46,7 @@ for (const [name, station] of [
 ] as const)
   test(`${name}: the section is told in words, its labels stand clear of one another, and axe finds nothing`, async ({ page }) => {
     await page.goto(`/treatments/${demoTreatment(name)}/${station}`);
+    await opens(page, "Section");
     await expect(section(page).getByText(/^\d+(\.\d+)? : \d+, in mm/)).toBeVisible();
     expect(await overlaps(page)).toEqual([]);
     await section(page).getByText("The same in words").click();
@@ -49,6 +62,7 @@ for (const [name, station] of [
 
 test("layer and row point at one another, by mouse and by keyboard", async ({ page }) => {
   await page.goto(`/treatments/${demoTreatment("ring-toss-board")}/fill`);
+  await opens(page, "Section");
   const layer = section(page).getByRole("button", { name: /^The fill, Polyester filler/ });
   const row = section(page).getByRole("row").filter({ hasText: "The fill" });
   await expect(layer).toHaveAttribute("aria-pressed", "false");
@@ -64,6 +78,7 @@ test("the drawing is saved as SVG with its hatches and words inside, as PNG, and
   page,
 }) => {
   await page.goto(`/treatments/${demoTreatment("lemonade-jar")}/fill`);
+  await opens(page, "Section");
   const saved = async (name: string) => {
     const [file] = await Promise.all([page.waitForEvent("download"), page.getByRole("button", { name }).click()]);
     return { name: file.suggestedFilename(), bytes: readFileSync(await file.path()) };
@@ -93,7 +108,7 @@ test("the shaping, the grain, the height and a better volume are set, kept, and 
   await write(page, treatment, 1, MATCHED);
   await page.goto(`/treatments/${treatment}/fill`);
   const steps = page.getByRole("list", { name: "Operations" });
-  await page.getByText("Shape, grain, overfill").click();
+  await opens(page, "Shape and grain");
   await page.getByRole("button", { name: "Choose: Build over size, carve hard" }).click();
   await expect(steps.getByText(/^Carve it to the profile when it is hard/)).toBeVisible();
   await page.getByRole("button", { name: "Choose: Model it soft" }).click();
@@ -107,11 +122,13 @@ test("the shaping, the grain, the height and a better volume are set, kept, and 
   await page.getByLabel("Mixed over the need").fill("50");
   await page.getByRole("button", { name: "Plan with these" }).click();
   await expect(steps.getByText(/0\.6 mm proud/).first()).toBeVisible();
+  await opens(page, "Amounts and cups");
   await page.getByText("How much: measured another way").click();
   await page.getByLabel("Modelling clay").fill("0.9");
   await page.getByRole("button", { name: /^Plan with 0\.\d+ cm³$/ }).click();
   await expect(page.getByRole("button", { name: /^Plan with 0\.\d+ cm³$/ })).toHaveCount(0);
   await page.reload();
+  await opens(page, "Shape and grain");
   await expect(page.getByLabel("Laid proud")).toHaveValue("0.6");
   await expect(page.getByText("Chosen", { exact: true })).toBeVisible();
   await expectAccessible(page);

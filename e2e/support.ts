@@ -213,7 +213,28 @@ export const MATCHED = {
 };
 
 const ACT = /^(Done|Mixed now|Glued now|Laid now|Do it all the same): /;
-const operations = (page: Page) => page.getByRole("list", { name: "Operations" }).getByRole("listitem");
+/** Brings an instrument of the station forward. */
+export async function opens(page: Page, tab: string | RegExp): Promise<void> {
+  await page.getByRole("tab", { name: tab, exact: true }).click();
+}
+
+/** The operation that is open, and a row of the list by its words. */
+export const card = (page: Page) => page.locator(".op-card");
+export const row = (page: Page, words: RegExp) =>
+  page
+    .getByRole("list", { name: "Operations" })
+    .getByRole("listitem")
+    .filter({ has: page.locator(".op-t", { hasText: words }) });
+
+/** Opens an operation of the list, where it is not the card already. */
+export async function openRow(page: Page, words: RegExp): Promise<Locator> {
+  const named = row(page, words).first();
+  await expect(named).toBeVisible();
+  const opened = card(page).filter({ has: page.locator(".op-t", { hasText: words }) });
+  if ((await opened.count()) === 0) await named.getByRole("button").first().click();
+  await expect(opened).toBeVisible();
+  return opened;
+}
 
 /** The step that photographs, without a camera at hand. */
 export async function noneTaken(page: Page): Promise<void> {
@@ -222,26 +243,24 @@ export async function noneTaken(page: Page): Promise<void> {
   await page.getByRole("button", { name: "None was taken" }).click();
 }
 
-/** Do what is open at the station from top to bottom, as its window allows or else with a reason; what `keep` means stays. */
+/** Do what is up at the station, one after the other, as its window allows or else with a reason; what `keep` means stays. */
 export async function workStation(page: Page, keep?: RegExp): Promise<void> {
   await expect(page.getByRole("heading", { name: /^What to do/ })).toBeVisible();
   for (let i = 0; i < 60; i++) {
     // while an entry is on its way every press of the station rests
-    await expect(page.locator(".op button:disabled")).toHaveCount(0);
-    const rows = operations(page);
-    const left = await rows.count();
-    const row = rows.first();
-    if (left === 0 || keep?.test((await row.locator(".op-t").textContent()) ?? "")) return;
-    const id = (await row.getAttribute("id")) ?? "";
-    const act = row.getByRole("button", { name: ACT });
-    if (await row.getByRole("button", { name: "None taken" }).isVisible()) {
+    await expect(page.locator(".todo-list button.go:disabled")).toHaveCount(0);
+    const up = card(page);
+    if ((await up.count()) === 0 || keep?.test((await up.locator(".op-t").textContent()) ?? "")) return;
+    const id = (await up.getAttribute("id")) ?? "";
+    const act = up.getByRole("button", { name: ACT });
+    if (await up.getByRole("button", { name: "None taken" }).isVisible()) {
       await noneTaken(page);
       await expect(page.getByRole("list", { name: "Operations" }).locator(`[id="${id}"]`)).toHaveCount(0);
       continue;
     }
     if (!(await act.isVisible())) {
-      await row.getByText("Do it, with a reason").click();
-      await row.getByLabel("Why is it done all the same?").fill("walked faster than the clock");
+      await up.getByText("Do it, with a reason").click();
+      await up.getByLabel("Why is it done all the same?").fill("walked faster than the clock");
     }
     await act.click();
     await expect(page.getByRole("list", { name: "Operations" }).locator(`[id="${id}"]`)).toHaveCount(0);

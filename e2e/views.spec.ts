@@ -8,6 +8,8 @@ const VIEWS: ReadonlyArray<readonly [name: string, path: () => string]> = [
   ["cabinet", () => "/cabinet"],
   ["shop", () => "/shop"],
   ["put a jar in", () => "/cabinet/new"],
+  ["plan", () => "/plan"],
+  ["to buy", () => "/plan?view=buy"],
   ["survey, second damage", () => `/treatments/${demoTreatment("carousel-hare")}/survey?damage=d2`],
   ["match, leather", () => `/treatments/${demoTreatment("concertina")}/match`],
   ["match, torn saddle", () => `/treatments/${demoTreatment("carousel-hare")}/match?damage=d2`],

@@ -36,8 +36,9 @@ test("on a phone: part by part on the scale, overshot, brought back, and on reco
   await page.setViewportSize({ width: 390, height: 844 });
   const treatment = await readyToMix(page);
   await page.goto(`/treatments/${treatment}/fill`);
+  await page.getByRole("button", { name: "Instrument", exact: true }).click();
   await page.getByRole("button", { name: /^Weigh it: Mix/ }).click();
-  const dialog = page.getByRole("dialog");
+  const dialog = page.getByRole("region", { name: "Weigh it" });
   await expect(dialog.getByText("part 1 of 2")).toBeVisible();
   await expectAccessible(page);
   await expectNoSideways(page);
@@ -64,6 +65,7 @@ test("on a phone: part by part on the scale, overshot, brought back, and on reco
   await take(page).click();
   await expect(dialog.getByText(/This brings it back; the mix is then/)).toBeVisible();
   await page.reload();
+  await page.getByRole("button", { name: "Instrument", exact: true }).click();
   await page.getByRole("button", { name: /^Weigh it: Mix/ }).click();
   await expect(dialog.getByText(/This brings it back; the mix is then/)).toBeVisible();
   while (await dialog.getByText(/This brings it back/).isVisible()) {
@@ -75,6 +77,7 @@ test("on a phone: part by part on the scale, overshot, brought back, and on reco
   await expect(dialog.getByText(/^Ratio right/)).toBeVisible();
   await dialog.getByRole("button", { name: "Use these weights" }).click();
   await expect(page.getByText(/Weighed on the simulated scale, ± 0.005 g/)).toBeVisible();
+  await page.getByRole("button", { name: "To do", exact: true }).click();
   await page.getByRole("button", { name: /^Mixed now: Mix/ }).click();
   await expect(page.getByRole("button", { name: /^Mixed now: Mix/ })).toHaveCount(0);
   const { treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
@@ -88,7 +91,7 @@ test("typed, by keyboard alone, where there is no scale", async ({ page }) => {
   const treatment = await readyToMix(page);
   await page.goto(`/treatments/${treatment}/fill`);
   await page.getByRole("button", { name: /^Weigh it: Mix/ }).press("Enter");
-  const dialog = page.getByRole("dialog");
+  const dialog = page.getByRole("region", { name: "Weigh it" });
   await dialog.getByRole("button", { name: "Typed" }).press("Enter");
   const grams = dialog.getByLabel("Grams of this part");
   await grams.fill("nothing");
@@ -111,7 +114,7 @@ test("a mix that came out badly is asked what it may come from: what the record 
   await page.getByLabel(/^B, weighed/).fill("0.7");
   await page.getByRole("button", { name: /^Mixed now: Mix/ }).click();
   await page.getByText(/behind$/).click();
-  const row = page.locator(".op").filter({ hasText: "It came out badly" }).first();
+  const row = page.getByRole("list", { name: "Behind" }).getByRole("listitem").filter({ hasText: "It came out badly" }).first();
   await row.getByText("It came out badly").click();
   await row.getByRole("button", { name: "Still soft", exact: true }).click();
   const causes = row.getByRole("list", { name: "Likely causes" }).getByRole("listitem");

@@ -24,6 +24,7 @@ const GOOD: Record<keyof typeof CALCULATIONS, object> = {
     start: "2026-10-07T12:00:00+02:00",
     climate: { constant_C: 18 },
   },
+  calibrate: { observations: [{ predicted_min: 100, seen_min: 140, sense: "soft" }] },
   ladder: { from: { system: "P", grade: 80 }, to: { system: "P", grade: 240 } },
   match: { substrate: "stoneware", damage: { kind: "chip", depth_mm: 6, length_mm: 34 }, service: {}, stance: "service" },
   brace: { joint: "butt", section: { diameter_mm: 20 }, load_N: 20, lever_mm: 100, material: "hardwood" },
@@ -145,4 +146,16 @@ test("the core asks no clock, no chance and no network", () => {
       file,
       /Date\.now|new Date\(\)|Math\.random|fetch\(|performance\.now/.test(readFileSync(path.join(__dirname, file), "utf8")),
     ]).toEqual([file, false]);
+});
+
+test("a test of a clock is of a time above nothing, and found soft, right or hard; none at all is no mistake", () => {
+  const seen = { predicted_min: 100, seen_min: 120, sense: "right" };
+  expect(calc("calibrate", { observations: [] })).toMatchObject({ ok: true, result: { factor: 1 } });
+  for (const wrong of [
+    {},
+    { observations: [{ ...seen, seen_min: 0 }] },
+    { observations: [seen], prior_sd: 0 },
+    { observations: [{ ...seen, sense: "wet" }] },
+  ])
+    expect(calc("calibrate", wrong)).toMatchObject({ ok: false, problem: { status: 422 } });
 });

@@ -2,6 +2,8 @@ import { colour } from "./colour/colour";
 import { ColourInput, ColourResult, DeltaEInput, DeltaEResult, TintInput, TintResult } from "./colour/colour.schema";
 import { deltaE } from "./colour/deltaE";
 import { tint } from "./colour/tint";
+import { calibrate } from "./cure/calibrate";
+import { CalibrateInput, CalibrateResult } from "./cure/calibrate.schema";
 import { cure } from "./cure/cure";
 import { CureInput, CureResult } from "./cure/cure.schema";
 import { brace } from "./join/brace";
@@ -33,6 +35,7 @@ export const CALCULATIONS = {
   rescue: { title: "Rescue an overshot mix", input: RescueInput, result: RescueResult, run: rescue },
   layers: { title: "Layers of a fill", input: LayersCalcInput, result: LayersCalcResult, run: layersCalc },
   cure: { title: "Stages of a cure", input: CureInput, result: CureResult, run: cure },
+  calibrate: { title: "Clock factor of a product", input: CalibrateInput, result: CalibrateResult, run: calibrate, long: true },
   ladder: { title: "Grit ladder", input: LadderInput, result: LadderResult, run: ladder },
   match: { title: "Chains of materials", input: MatchInput, result: MatchResult, run: match, long: true },
   brace: { title: "Brace of a joint", input: BraceInput, result: BraceResult, run: brace },

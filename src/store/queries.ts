@@ -96,6 +96,8 @@ export interface HeadRow {
   readonly mixes: readonly string[];
   readonly needs: readonly unknown[];
   readonly item: object;
+  /** What is still to do, as blocks of hands and what lies between them. */
+  readonly blocks: object;
 }
 
 const OPEN_HEADS = `from treatment t left join treatment_head h on h.treatment_id = t.id where t.deleted_at is null and t.closed_at is null and ${NOT_REMOVED}`;
@@ -166,14 +168,14 @@ async function putNeeds(tx: Em, heads: readonly HeadRow[]): Promise<void> {
 }
 
 async function putHeads(tx: Em, heads: readonly HeadRow[]): Promise<ReadonlySet<string>> {
-  const columns = "treatment_id, version, piece_version, stamp, at, temp_c, runs, timed, touch_at, mixes, item";
+  const columns = "treatment_id, version, piece_version, stamp, at, temp_c, runs, timed, touch_at, mixes, item, blocks";
   const rows = await tx.execute<{ treatment_id: string }[]>(
     `insert into treatment_head (${columns})
      select ${columns} from json_to_recordset(?::json) as h(treatment_id uuid, version int, piece_version int, stamp text, at timestamptz,
-       temp_c float8, runs boolean, timed boolean, touch_at timestamptz, mixes jsonb, item jsonb)
+       temp_c float8, runs boolean, timed boolean, touch_at timestamptz, mixes jsonb, item jsonb, blocks jsonb)
      where exists (select 1 from treatment t where t.id = h.treatment_id) order by treatment_id
      on conflict (treatment_id) do update set (${columns}) = (excluded.treatment_id, excluded.version, excluded.piece_version, excluded.stamp,
-       excluded.at, excluded.temp_c, excluded.runs, excluded.timed, excluded.touch_at, excluded.mixes, excluded.item)
+       excluded.at, excluded.temp_c, excluded.runs, excluded.timed, excluded.touch_at, excluded.mixes, excluded.item, excluded.blocks)
      where excluded.version >= treatment_head.version returning treatment_id`,
     [JSON.stringify(heads)],
   );
@@ -198,6 +200,17 @@ export async function openItemRows<T>(em: Em, most: number): Promise<T[]> {
     [most, most, most],
   );
   return rows.map(({ item }) => item);
+}
+
+/** Open treatments with what is still to do at them, those that are promised soonest first. */
+export async function openBlocks<T>(em: Em, most: number): Promise<T[]> {
+  const rows = await em.execute<{ planned: T }[]>(
+    `select h.blocks || jsonb_build_object('treatment', t.id, 'piece', p.title, 'title', t.title, 'kind', p.kind, 'promised', t.promised) as planned
+     from treatment t join treatment_head h on h.treatment_id = t.id join piece p on p.id = t.piece_id
+     where t.deleted_at is null and t.closed_at is null and p.deleted_at is null order by coalesce(t.promised, 'infinity'::date), t.id limit ?`,
+    [most],
+  );
+  return rows.map(({ planned }) => planned);
 }
 
 /**

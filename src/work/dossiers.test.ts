@@ -303,7 +303,7 @@ describe("as a zip, its photographs as files", () => {
     await (await em()).execute("truncate piece cascade");
     await importDossierZip(file);
     expect(await photographsSize(await em(), treatment)).toBeGreaterThan(24 * 1024 * 1024);
-  });
+  }, 90_000);
 
   const noise = async (seed: number) => {
     const side = 1750;

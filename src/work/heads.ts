@@ -1,7 +1,9 @@
 import type { ClassName, Station } from "@/core/catalogue";
 import { STATION_ORDER, type Treatment } from "@/core/record/treatment";
+import { actsOf } from "@/core/views/acts";
 import { type ActBrief, actAt } from "@/core/views/brief";
 import { needsOf } from "@/core/views/needs";
+import { blocksOf, productsOf } from "@/core/views/week/blocks";
 import type { Worked } from "@/core/views/worked";
 import { behind } from "@/store/lists";
 import type { Em } from "@/store/orm";
@@ -91,6 +93,7 @@ function headOf(read: Read, now: Date, air: Air): HeadRow {
     mixes: [...new Set(open.flatMap(({ class: name }) => (name === undefined ? [] : [name as ClassName])))],
     needs: worked ? needsOf({ id: record.id, piece: record.piece_title }, worked) : [],
     item: itemOf(read),
+    blocks: worked && !read.treatment.closed ? blocksOf(actsOf(worked, now.getTime()), productsOf(worked)) : { blocks: [], lags: [] },
   };
 }
 

@@ -160,6 +160,13 @@ export const ROUTES: readonly RouteRow[] = [
     body: ["text/csv"],
     answer: Answer.CabinetIn,
   },
+  {
+    id: "toBuyOut",
+    path: "/api/plan/to-buy",
+    method: "get",
+    summary: "What the open plans take and the cabinet lacks, as CSV",
+    answer: ["text/csv"],
+  },
   made("setClimate", "/api/climate", "Set the air by hand, or give it back to the sensor", Input.ClimateInput, Answer.Nothing),
   { id: "shop", path: "/api/shop", method: "get", summary: "What holds for the whole shop", answer: Answer.ShopAnswer },
   changed("editShop", "/api/shop", "Change what holds for the whole shop", Input.ShopEdit),

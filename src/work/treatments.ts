@@ -1,7 +1,9 @@
 import type { Treatment } from "@/core/record/treatment";
+import type { Calendar } from "@/core/schedule/schedule.schema";
 import { sizeOf } from "@/core/survey/size";
 import { type Act, actsOf } from "@/core/views/acts";
 import type { StockProduct } from "@/core/views/stock";
+import { calendarOf } from "@/core/views/week/weekPlan";
 import type { Worked } from "@/core/views/worked";
 import { Treatment as TreatmentRow } from "@/store/entities";
 import { em as openEm } from "@/store/orm";
@@ -42,6 +44,8 @@ export interface TreatmentPage {
   readonly products: readonly StockProduct[];
   readonly now: number;
   readonly time_zone: string;
+  /** Hours and closed days of the shop. */
+  readonly calendar: Calendar;
 }
 
 /** One damage of a piece, as its condition map shows it. */
@@ -87,6 +91,7 @@ export async function treatmentPage(id: string): Promise<TreatmentPage> {
   const samples = first === undefined ? [] : await climateSince(em, new Date(first), now);
   const read = workOutRecord(record, air, climateOf(samples, air), now.getTime());
   const { treatment, worked } = read;
+  const kept = await shop();
   return {
     record,
     treatment,
@@ -100,7 +105,8 @@ export async function treatmentPage(id: string): Promise<TreatmentPage> {
     air,
     products,
     now: now.getTime(),
-    time_zone: (await shop()).time_zone,
+    time_zone: kept.time_zone,
+    calendar: calendarOf(kept),
   };
 }
 

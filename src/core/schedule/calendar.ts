@@ -54,8 +54,13 @@ export class Shifts {
   }
 
   private indexFrom(from: number): number {
-    let low = 0;
-    while (this.at(low).to <= from) low++;
+    while (this.at(Math.max(0, this.made.length - 1)).to <= from) this.nextDay();
+    let [low, high] = [0, this.made.length - 1];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if ((this.made[middle] as Shift).to <= from) low = middle + 1;
+      else high = middle;
+    }
     return low;
   }
 
@@ -67,7 +72,8 @@ export class Shifts {
     this.day += 1;
     const date = clock.date(noon);
     const weekday = ((new Date(`${date}T12:00:00Z`).getUTCDay() + 6) % 7) + 1;
-    if (!this.calendar.days.includes(weekday)) return;
+    const shut = this.calendar.closed?.some((each) => each.from <= date && date <= each.to) ?? false;
+    if (shut || !this.calendar.days.includes(weekday)) return;
     const [from, to] = [this.calendar.from, this.calendar.to].map((time) => {
       const [hour = 0, minute = 0] = time.split(":").map(Number);
       return (clock.moment(date, hour) + minute * MINUTE - this.start) / MINUTE;

@@ -68,10 +68,11 @@ function takenUntil(
   span: (task: number) => readonly [from: number, to: number] | undefined,
 ): number | undefined {
   if (to - from <= TOUCH) return undefined;
-  const others = tasks.flatMap((_, i) => {
+  const others: Array<readonly [from: number, to: number]> = [];
+  for (let i = 0; i < tasks.length; i++) {
     const taken = starts[i] === undefined ? undefined : span(i);
-    return taken && taken[0] < to - TOUCH && taken[1] > from + TOUCH && taken[1] - taken[0] > TOUCH ? [taken] : [];
-  });
+    if (taken && taken[0] < to - TOUCH && taken[1] > from + TOUCH && taken[1] - taken[0] > TOUCH) others.push(taken);
+  }
   if (others.length < count) return undefined;
   const moments = [from, ...others.map(([begins]) => begins).filter((begins) => begins > from)];
   for (const moment of moments) {

@@ -1,6 +1,7 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { carried, from0, instant, name, strict } from "../units/schema";
 
+const date = () => Type.String({ format: "date" });
 const HourMinute = Type.String({ pattern: "^([01][0-9]|2[0-3]):[0-5][0-9]$" });
 
 export const Calendar = strict({
@@ -9,6 +10,8 @@ export const Calendar = strict({
   from: HourMinute,
   to: HourMinute,
   timezone: name(),
+  /** Days on which nobody is there, both ends included. */
+  closed: Type.Optional(Type.Array(strict({ from: date(), to: date() }), { maxItems: 400 })),
 });
 export type Calendar = Static<typeof Calendar>;
 

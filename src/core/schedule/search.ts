@@ -9,6 +9,10 @@ export interface Found {
 
 /** So many places are tried before the search takes what it has. */
 const MOST_NODES = 20_000;
+/** So much is spent on it all, in tasks that were looked at: a plan of many is good in half a second, not best in an hour. */
+const MOST_EFFORT = 8_000_000;
+/** From so many tasks on they are in one another's way. */
+const CROWDED = 50;
 /** So often a task is put off so that what follows it keeps its window. */
 const MOST_PUT_OFF = 60;
 
@@ -52,6 +56,7 @@ export function searched(shop: Shop, bound: number): Found & { readonly exhauste
 
 class Orders {
   private nodes = 0;
+  private effort = 0;
   private best: Found | undefined;
   private readonly weight: readonly number[];
 
@@ -65,17 +70,18 @@ class Orders {
   all(): Found & { readonly exhausted: boolean } {
     this.placeNext(new Array(this.shop.tasks.length).fill(undefined), []);
     // the first order is always placed to its end
-    return { ...(this.best as Found), exhausted: this.nodes < MOST_NODES };
+    return { ...(this.best as Found), exhausted: this.nodes < MOST_NODES && !this.spent() };
   }
 
   private placeNext(starts: Starts, order: readonly number[]): void {
     if (order.length === this.shop.tasks.length) {
-      this.take(inWindows(this.shop, order));
+      this.take(inWindows(this.shop, order, () => this.spend(this.shop.tasks.length)));
       return;
     }
     for (const task of candidates(this.shop, starts, this.weight)) {
       if (this.enough()) return;
       this.nodes += 1;
+      this.spend(1);
       const next = starts.map((start, i) => (i === task ? earliest(this.shop, starts, task) : start));
       if (this.mayBeBetter(next)) this.placeNext(next, [...order, task]);
     }
@@ -88,7 +94,18 @@ class Orders {
   }
 
   private enough(): boolean {
-    return this.best !== undefined && (this.nodes >= MOST_NODES || done(this.best, this.bound));
+    return this.best !== undefined && (this.nodes >= MOST_NODES || this.spent() || done(this.best, this.bound));
+  }
+
+  /** Placing a task looks at every other one, and again for each that is in its way; answers whether there is something left to spend. */
+  private spend(placed: number): boolean {
+    const others = this.shop.tasks.length;
+    this.effort += placed * others * Math.max(1, others / CROWDED);
+    return !this.spent();
+  }
+
+  private spent(): boolean {
+    return this.effort >= MOST_EFFORT;
   }
 
   private mayBeBetter(starts: Starts): boolean {
@@ -115,13 +132,13 @@ function candidates({ tasks }: Shop, starts: Starts, weight: readonly number[]):
 /** By how much of what is missed the opener is put off: all of it may lead over an evening, where less of it helps. */
 const PUT_OFF = [1, 0.5, 0.2, 0.05, 0.01];
 
-/** Placed in one order; what would miss a window puts off what opens it, as long as that helps. */
-function inWindows(shop: Shop, order: readonly number[]): Found {
+/** Placed in one order; what would miss a window puts off what opens it, as long as that helps and `spend` has something left. */
+function inWindows(shop: Shop, order: readonly number[], spend: () => boolean): Found {
   const released = new Array<number>(shop.tasks.length).fill(0);
   let best = placed(shop, order, released);
   for (let i = 0; i < MOST_PUT_OFF && best.missed > 1e-6; i++) {
     const [worst] = missedBy(shop, best.starts).sort((a, b) => b.by - a.by);
-    const next = worst && putOff(shop, order, released, best, worst);
+    const next = worst && putOff(shop, order, released, best, worst, spend);
     if (!next) break;
     best = next;
   }
@@ -135,8 +152,10 @@ function putOff(
   released: number[],
   best: Found,
   { from, by }: { from: number; by: number },
+  spend: () => boolean,
 ): Found | undefined {
   for (const share of PUT_OFF) {
+    if (!spend()) return undefined;
     const at = (best.starts[from] ?? 0) + share * by;
     const next = placed(
       shop,

@@ -11,6 +11,7 @@ import { materialTaken, type Treatment } from "../record/treatment";
 import { placeSize } from "../survey/place";
 import { plain, present } from "../units";
 import type { Act } from "./acts";
+import { type Instrument, instrumentFor } from "./instrument";
 import { type Against, toldEntries } from "./judged";
 import { type JarChoice, jarsFor, type StockProduct } from "./stock";
 import type { MixedBatch, Worked } from "./worked";
@@ -19,9 +20,25 @@ import type { MixedBatch, Worked } from "./worked";
 export interface OperationView
   extends Pick<
     Operation,
-    "id" | "round" | "station" | "kind" | "title" | "text" | "why" | "done_when" | "hands_min" | "places" | "status"
+    | "id"
+    | "round"
+    | "station"
+    | "kind"
+    | "title"
+    | "text"
+    | "why"
+    | "done_when"
+    | "hands_min"
+    | "damages"
+    | "places"
+    | "status"
+    | "layer"
+    | "need_cm3"
+    | "waste_pct"
   > {
   readonly state: Act["state"];
+  /** Which picture or tool belongs to it. */
+  readonly instrument?: Instrument;
   readonly from?: number;
   readonly until?: number;
   readonly since?: number;
@@ -131,7 +148,8 @@ function viewOf(
   { op, state, from, until, since, blocked_by, because, consequence }: Act,
   { worked, products, now, numbers, labels, held, round: last, against: judged }: Seen,
 ): OperationView {
-  const { id, round, station, kind, title, text, why, done_when, hands_min, places, status, role, mind } = op;
+  const { id, round, station, kind, title, text, why, done_when, hands_min, damages, places, status, role, mind } = op;
+  const { layer, need_cm3, waste_pct } = op;
   const mark = worked.marks.get(id);
   const against = mark && judged.get(mark.entry);
   const { parts, portions, mass_g, batch } = cupOf(op, mark ? undefined : (worked.batches.get(id) ?? []));
@@ -146,6 +164,7 @@ function viewOf(
     why,
     done_when,
     hands_min: batch ? [hands_min[0] / batch.of, hands_min[1] / batch.of] : hands_min,
+    damages,
     places,
     status,
     state,
@@ -159,6 +178,10 @@ function viewOf(
     ...startOf(op, worked, mark ? [] : products, now),
     ...(held.has(id) && op.starts && mark?.status === "done" ? { holds: true as const } : {}),
     ...present({
+      instrument: instrumentFor(station, kind),
+      layer,
+      need_cm3,
+      waste_pct,
       from,
       until,
       since,

@@ -25,17 +25,31 @@ export function Build({ places, choices }: Props) {
       <h3>Change what it is built of</h3>
       {places.map((place) => {
         const choice = choices.find(({ damage }) => damage === place.damage);
-        return choice ? <PlaceBuild key={`${place.place} ${place.label} ${choice.entry}`} place={place} choice={choice} /> : null;
+        return choice ? (
+          <PlaceBuild
+            key={`${place.place} ${place.label} ${choice.entry}`}
+            place={place}
+            choice={choice}
+            first={places.length === 1 && place.what === "coats"}
+          />
+        ) : null;
       })}
     </section>
   );
 }
 
-function PlaceBuild({ place, choice }: { place: BuildPlace; choice: BuildChoice }) {
+interface PlaceProps {
+  readonly place: BuildPlace;
+  readonly choice: BuildChoice;
+  /** It is all that stands here: it lies open. */
+  readonly first: boolean;
+}
+
+function PlaceBuild({ place, choice, first }: PlaceProps) {
   const log = useLog();
   const [kept, keep, forget] = useKept<readonly ChainLink[] | null>(`build:${log.treatment}:${place.place}:${place.what}`, null);
   const rows = kept ?? place.rows;
-  const [open, setOpen] = useState(false);
+  const [open, setOpen] = useState(first);
   const ids = useRowIds();
   const change = (next: readonly ChainLink[]) => keep(next);
   const back = () => {
@@ -48,7 +62,7 @@ function PlaceBuild({ place, choice }: { place: BuildPlace; choice: BuildChoice 
     const body = { kind: "matched", damage, stance, chain, ...(reason ? { reason } : {}) } as const;
     if (!(await log.write(body, { corrects: entry }))) return;
     back();
-    setOpen(false);
+    setOpen(first);
   };
   const add = () => {
     const last = rows.at(-1);

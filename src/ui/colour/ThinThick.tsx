@@ -7,8 +7,7 @@ import { Sign } from "../signs/Sign";
 export function ThinThick({ schemes }: { schemes: readonly CoatSchemes[] }) {
   if (schemes.length === 0) return null;
   return (
-    <details className="panel-block">
-      <summary className="link-btn inline-flex cursor-pointer items-center">Thin coats or thick ones</summary>
+    <section aria-label="Thin coats or thick ones" className="grid gap-4">
       {schemes.map(({ key, material, dry_um, planned, schemes: rows, best, until_min }) => (
         <section key={key} aria-label={`${material}, thin or thick`} className="pt-2">
           <h3>
@@ -57,6 +56,6 @@ export function ThinThick({ schemes }: { schemes: readonly CoatSchemes[] }) {
         What dries goes with the square of its thickness, what reacts does not; reckoned in the air of now. Under a few µm the model ends: a
         coat takes a quarter of its published time at least.
       </p>
-    </details>
+    </section>
   );
 }

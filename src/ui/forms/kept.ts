@@ -2,6 +2,8 @@
 import { useCallback, useEffect, useState } from "react";
 
 const PREFIX = "wanderjahr:";
+/** Told to every part of the page that shows the same state: the card and its instrument are two. */
+const CHANGED = "wanderjahr-kept";
 
 /**
  * State that is kept on this device under a name, so that a closed tab loses nothing. Once it is recorded, `forget` it:
@@ -11,13 +13,20 @@ export function useKept<T>(name: string, start: T): readonly [value: T, keep: (n
   const key = PREFIX + name;
   const [value, setValue] = useState(start);
   useEffect(() => {
-    const kept = localStorage.getItem(key);
-    if (kept) setValue(JSON.parse(kept) as T);
+    const read = () => {
+      const kept = localStorage.getItem(key);
+      if (kept) setValue(JSON.parse(kept) as T);
+    };
+    const told = (event: Event) => event instanceof CustomEvent && event.detail === key && read();
+    read();
+    window.addEventListener(CHANGED, told);
+    return () => window.removeEventListener(CHANGED, told);
   }, [key]);
   const keep = useCallback(
     (next: T) => {
       localStorage.setItem(key, JSON.stringify(next));
       setValue(next);
+      window.dispatchEvent(new CustomEvent(CHANGED, { detail: key }));
     },
     [key],
   );

@@ -7,6 +7,9 @@ const SHOWN = [
   ["1 – 9", "start that line on Bench"],
   ...DESTINATIONS.map(({ key, label }) => [`G then ${key.toUpperCase()}`, `go to ${label}`]),
   ["[ and ]", "previous or next station"],
+  ["↑ and ↓", "through what to do at a station"],
+  ["N", "to what is open there"],
+  ["M", "to its minutes"],
   ["S", "to the Shelf"],
   ["?", "these keys"],
 ] as const;

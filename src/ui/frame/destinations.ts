@@ -2,6 +2,7 @@
 export const DESTINATIONS = [
   { href: "/", label: "Bench", key: "b" },
   { href: "/objects", label: "Objects", key: "o" },
+  { href: "/plan", label: "Plan", key: "p" },
   { href: "/cabinet", label: "Cabinet", key: "c" },
   { href: "/shop", label: "Shop", key: "h" },
 ] as const;

@@ -2,6 +2,7 @@ import { ROLE_LABELS, type Role, STANCE_LABELS } from "@/core/catalogue";
 import type { Facts } from "@/core/match/case";
 import { columnsFor, doubtsOf, type Judgement, marksOf, type Reason, reasonsOf } from "@/core/match/judge";
 import { counted } from "@/core/units";
+import { type TellingColumns, tellingColumns } from "@/core/views/desk/columns";
 import { keyOf, ordinal, shared, summary } from "@/core/views/desk/picks";
 import { HatchSwatch } from "../signs/Hatches";
 import { Dot } from "./Dot";
@@ -16,14 +17,18 @@ interface MatrixProps {
   readonly chosen: Judgement | undefined;
   /** What a what-if changed, by candidate. */
   readonly changes: ReadonlyMap<string, string>;
+  /** Only the facts in which they differ, what is the same for all in one line. */
+  readonly few?: boolean;
 }
 
 /** A criterion that weighs this much stands out. */
 const HEAVY = 4;
 
 /** Candidates as rows, criteria as columns: word first, dot as a third cue, one sentence to sum up, reasons on demand. */
-export function MatchMatrix({ role, facts, judged, chosen, changes }: MatrixProps) {
+export function MatchMatrix({ role, facts, judged, chosen, changes, few = false }: MatrixProps) {
   const { stance } = facts;
+  const telling = tellingColumns(facts, judged);
+  const columns = few && judged.length > 1 ? telling.told : columnsFor(facts);
   const common = shared(judged);
   if (judged.length === 0)
     return (
@@ -45,7 +50,7 @@ export function MatchMatrix({ role, facts, judged, chosen, changes }: MatrixProp
               {counted(judged.length, "candidate")}
               <span className="sub block">for the {ROLE_LABELS[role].toLowerCase()}</span>
             </th>
-            {columnsFor(facts).map(({ criterion, label, asks, weight }) => (
+            {columns.map(({ criterion, label, asks, weight }) => (
               <th key={criterion} className={weight[stance] >= HEAVY ? "heavy" : ""}>
                 {label}
                 <span className="sub block">{weight[stance] >= HEAVY ? `weight × ${weight[stance]}` : asks(facts)}</span>
@@ -61,17 +66,36 @@ export function MatchMatrix({ role, facts, judged, chosen, changes }: MatrixProp
               judgement={judgement}
               place={i + 1}
               common={common}
+              columns={columns}
               chosen={chosen !== undefined && keyOf(judgement) === keyOf(chosen)}
               change={changes.get(keyOf(judgement))}
             />
           ))}
         </tbody>
       </table>
+      {few && judged.length > 1 && <Same {...telling} />}
     </>
   );
 }
 
+/** What tells nobody apart, in one line. */
+function Same({ same, more }: TellingColumns) {
+  return (
+    <p className="pt-2">
+      {same.length > 0 && (
+        <>
+          <b>The same for all:</b> {same.map(({ label, word }) => `${label.toLowerCase()} ${word.toLowerCase()}`).join(", ")}.
+        </>
+      )}{" "}
+      {more > 0 && <span className="dim">{counted(more, "fact")} more that differ at Every fact.</span>}
+    </p>
+  );
+}
+
+type Columns = Readonly<ReturnType<typeof columnsFor>>;
+
 interface RowProps {
+  readonly columns: Columns;
   readonly common: readonly Reason[];
   readonly judgement: Judgement;
   readonly place: number;
@@ -79,9 +103,8 @@ interface RowProps {
   readonly change: string | undefined;
 }
 
-function CandidateRow({ judgement, common, place, chosen, change }: RowProps) {
+function CandidateRow({ columns, judgement, common, place, chosen, change }: RowProps) {
   const { row, product, verdict, asked, fired } = judgement;
-  const columns = columnsFor(asked);
   const marks = marksOf(judgement);
   const doubts = doubtsOf(judgement);
   return (

@@ -1,14 +1,17 @@
 "use client";
-import { useEffect, useEffectEvent, useRef, useState, useTransition } from "react";
-import { ROLE_LABELS, STANCE_LABELS, STANCES } from "@/core/catalogue";
+import { type ReactNode, useEffect, useEffectEvent, useRef, useState, useTransition } from "react";
+import { STANCE_LABELS, STANCES } from "@/core/catalogue";
 import { present } from "@/core/units";
 import type { Asked, DeskQuestion } from "@/core/views/desk/desk";
 import { picksOf } from "@/core/views/desk/picks";
 import { useKept } from "../forms/kept";
 import { Segmented } from "../forms/Segmented";
 import { Sign } from "../signs/Sign";
+import { StationBody } from "../stations/StationBody";
+import { ChainList } from "./ChainList";
+import { DeskPane } from "./DeskPane";
 import type { AskDesk, DeskAnswer } from "./deskAnswer";
-import { type DeskActs, DeskContext } from "./deskContext";
+import type { DeskActs } from "./deskContext";
 import { PlanButton } from "./PlanButton";
 import { WhatIf } from "./WhatIf";
 
@@ -28,18 +31,28 @@ interface Props {
   readonly stale: boolean;
   /** Why the shop should stop and refer; empty when it may go on. */
   readonly referrals: readonly string[];
+  /** Leads to the other damages. */
+  readonly damages: ReactNode;
+  /** Coats, layers and materials changed by hand. */
+  readonly build: ReactNode;
 }
 
 /** Match: candidates with reasons, the stance, what if, why not, the chain, and what was refused and why. */
-export function MatchStation({ treatment, damage, way, because, input, question, first, ask, entry, stale, referrals }: Props) {
+export function MatchStation(props: Props) {
+  const { treatment, damage, way, because, input, question, first, ask, entry, stale, referrals, damages, build } = props;
   const { asked, answer, asking, trouble, change, forget } = useAnswers(
     `match:${treatment}:${damage}:${entry ?? ""}`,
     question,
     first,
     ask,
   );
-  if (!answer) return <p className="py-6 text-read leading-[24px]">“{way}” needs no material here. Correct the survey, or go on.</p>;
-  const { role, roles, other, links, missing, elsewhere } = answer;
+  if (!answer)
+    return (
+      <StationBody>
+        <p className="py-6 text-read leading-[24px]">“{way}” needs no material here. Correct the survey, or go on.</p>
+      </StationBody>
+    );
+  const { role, other, links, missing, elsewhere, rows, views } = answer;
   const acts: DeskActs = {
     choose: (link, key, reason) => {
       const { [link]: _, ...others } = asked.forced;
@@ -57,32 +70,37 @@ export function MatchStation({ treatment, damage, way, because, input, question,
     whyNot: (key) => change({ why_not: key }),
   };
   return (
-    <>
-      <p className="pb-1 text-read">
-        <b>{way}</b>
-        {because && <span className="dim">, since {because.charAt(0).toLowerCase() + because.slice(1)}</span>}
-      </p>
-      <div className="btn-row justify-between pb-2">
-        {roles.length > 1 ? (
-          <Segmented
-            label="Link of the chain"
-            value={role}
-            options={roles.map((each) => [each, ROLE_LABELS[each]] as const)}
-            onChange={(link) => change({ role: link })}
-          />
-        ) : (
-          <span />
-        )}
-        <div className="btn-row">
-          <span className="dim" role="status">
-            {asking ? "Judging …" : other}
-          </span>
-          <Segmented
-            label="Stance"
-            value={asked.stance}
-            options={STANCES.map((each) => [each, STANCE_LABELS[each]] as const)}
-            onChange={(stance) => change({ stance, shown: undefined })}
-          />
+    <div className="panes">
+      <section aria-label="The chain of materials" className="todo dusty">
+        <header className="flex min-h-[44px] flex-wrap items-center gap-x-3 border-b-2 border-ink pr-4 pl-5">
+          <h2>Chain</h2>
+          {damages}
+        </header>
+        <div className="todo-list">
+          <div className="grid gap-2 px-5 py-2">
+            <p className="text-read leading-[20px]">
+              <b>{way}</b>
+              {because && <span className="dim">, since {because.charAt(0).toLowerCase() + because.slice(1)}</span>}
+            </p>
+            {trouble !== "" && (
+              <Sign name="away" wrap>
+                {trouble}
+              </Sign>
+            )}
+            {referrals.map((text) => (
+              <Sign key={text} name="never" wrap>
+                Stop and refer. {text}
+              </Sign>
+            ))}
+            {stale && (
+              <Sign name="soon" wrap>
+                The survey was changed after you chose: look again, then choose once more.
+              </Sign>
+            )}
+          </div>
+          <ChainList rows={rows} shown={role} open={(link) => change({ role: link })} />
+        </div>
+        <footer className="todo-foot py-2">
           <PlanButton
             treatment={treatment}
             damage={damage}
@@ -94,31 +112,34 @@ export function MatchStation({ treatment, damage, way, because, input, question,
             elsewhere={asking ? [] : elsewhere}
             planned={forget}
           />
-        </div>
-      </div>
-      {trouble !== "" && (
-        <Sign name="away" className="pb-2" wrap>
-          {trouble}
-        </Sign>
-      )}
-      {referrals.map((text) => (
-        <Sign key={text} name="never" className="pb-2" wrap>
-          Stop and refer. {text}
-        </Sign>
-      ))}
-      {stale && (
-        <Sign name="soon" className="pb-2" wrap>
-          The survey was changed after you chose: look again, then choose once more.
-        </Sign>
-      )}
-      <WhatIf
-        surveyed={input}
-        asked={asked.what_if ?? input}
-        changed={asked.what_if !== undefined}
-        ask={(what_if) => change({ what_if }, WHAT_IF_PAUSE_MS)}
+        </footer>
+      </section>
+      <DeskPane
+        bodies={{ ...views, build }}
+        right={
+          <>
+            <span className="sub max-w-[190px] text-right" role="status">
+              {asking ? "Judging …" : other}
+            </span>
+            <Segmented
+              label="Stance"
+              value={asked.stance}
+              options={STANCES.map((each) => [each, STANCE_LABELS[each]] as const)}
+              onChange={(stance) => change({ stance, shown: undefined })}
+            />
+          </>
+        }
+        acts={acts}
+        whatIf={
+          <WhatIf
+            surveyed={input}
+            asked={asked.what_if ?? input}
+            changed={asked.what_if !== undefined}
+            ask={(what_if) => change({ what_if }, WHAT_IF_PAUSE_MS)}
+          />
+        }
       />
-      <DeskContext value={acts}>{answer.view}</DeskContext>
-    </>
+    </div>
   );
 }
 

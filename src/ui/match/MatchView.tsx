@@ -1,5 +1,7 @@
+import type { ReactNode } from "react";
 import type { Desk } from "@/core/views/desk/desk";
 import { Sign } from "../signs/Sign";
+import type { DeskTab } from "./deskAnswer";
 import { ChainStrip } from "./MatchChain";
 import { MatchMatrix } from "./MatchMatrix";
 import { Openers } from "./Openers";
@@ -8,14 +10,17 @@ import { Refused } from "./Refused";
 import { Releases } from "./Releases";
 import { WhyNot } from "./WhyNot";
 
-/** What the rules say to a question; drawn on the server, where the rules and the catalogue are. */
-export function MatchView({ desk }: { desk: Desk }) {
-  const { question, input, found, facts, places, role, key, here, judged, chain, clashes, changes, swapped } = desk;
+/** What the rules say to a question, tab by tab; drawn on the server, where the rules and the catalogue are. */
+export function matchViews(desk: Desk): Readonly<Record<DeskTab, ReactNode>> {
+  return { candidates: <Candidates desk={desk} />, facts: <EveryFact desk={desk} />, chain: <Chain desk={desk} /> };
+}
+
+function Candidates({ desk }: { desk: Desk }) {
+  const { question, input, found, role, here, judged, chain, changes, swapped } = desk;
   const because = question.forced[role];
   return (
     <>
       <Openers input={input} found={found} />
-      <MatchMatrix role={role} facts={here} judged={judged} chosen={chain.find((link) => link.role === role)} changes={changes} />
       {because && (
         <p className="py-2">
           <Sign name="never">Taken against the rules</Sign> {because} <TakeBack />
@@ -26,10 +31,26 @@ export function MatchView({ desk }: { desk: Desk }) {
           {text}
         </Sign>
       ))}
-      <ChainStrip chain={chain} clashes={clashes} keyRole={key} forced={question.forced} />
-      <Releases facts={facts} chain={chain} />
-      <WhyNot asked={question.why_not ?? ""} found={found} facts={facts} places={places} />
+      <MatchMatrix role={role} facts={here} judged={judged} chosen={chain.find((link) => link.role === role)} changes={changes} few />
       <Refused role={role} found={found} changes={changes} />
+    </>
+  );
+}
+
+function EveryFact({ desk: { question, found, facts, places, role, here, judged, chain, changes } }: { desk: Desk }) {
+  return (
+    <>
+      <WhyNot asked={question.why_not ?? ""} found={found} facts={facts} places={places} />
+      <MatchMatrix role={role} facts={here} judged={judged} chosen={chain.find((link) => link.role === role)} changes={changes} />
+    </>
+  );
+}
+
+function Chain({ desk: { question, facts, chain, clashes } }: { desk: Desk }) {
+  return (
+    <>
+      <ChainStrip chain={chain} clashes={clashes} forced={question.forced} />
+      <Releases facts={facts} chain={chain} />
     </>
   );
 }

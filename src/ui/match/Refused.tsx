@@ -47,7 +47,7 @@ export function Refused({ role, found, changes }: { role: Role; found: Matching;
       {plain.length > 0 && (
         <p className="py-2">
           <Sign name="never">Refused</Sign> Not made for this material or damage:{" "}
-          {plain.map(({ row }) => row.name.toLowerCase()).join(", ")}. <b>{use}</b> “Why not …?” above gives each its reason.
+          {plain.map(({ row }) => row.name.toLowerCase()).join(", ")}. <b>{use}</b> “Why not …?” at Every fact gives each its reason.
         </p>
       )}
     </section>

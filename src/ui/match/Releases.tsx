@@ -7,8 +7,8 @@ import { Sign } from "../signs/Sign";
 export function Releases({ facts, chain }: { facts: Facts; chain: readonly Judgement[] }) {
   if (!chain.some(({ role }) => role === "filler" || role === "adhesive")) return null;
   return (
-    <details className="mt-4">
-      <summary className="link-btn flex items-center">Release and masking for this chain</summary>
+    <section aria-label="Release and masking" className="pt-4">
+      <h2>Release and masking for this chain</h2>
       <table className="lst">
         <tbody>
           {releasesFor(facts, chain).map(({ row, verdict, reasons }) => (
@@ -28,6 +28,6 @@ export function Releases({ facts, chain }: { facts: Facts; chain: readonly Judge
           ))}
         </tbody>
       </table>
-    </details>
+    </section>
   );
 }

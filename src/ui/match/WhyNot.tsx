@@ -16,7 +16,7 @@ export function WhyNot({ asked, found, facts, places }: { asked: string; found: 
   const jars = facts.shelf?.jars ?? [];
   const judged = asked === "" ? [] : judgementsOf(asked, found.roles, facts, places);
   return (
-    <section aria-label="Why not" className="mt-5">
+    <section aria-label="Why not" className="pb-4">
       <WhyNotSelect value={asked}>
         <option value="">Choose a material …</option>
         {jars.length > 0 && (

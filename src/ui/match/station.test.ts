@@ -6,9 +6,10 @@ import { atPlaces } from "@/core/plan/links";
 
 import type { Damage } from "@/core/survey/measures.data";
 import { deskOf, firstQuestion } from "@/core/views/desk/desk";
+import { chainRows } from "@/core/views/desk/links";
 import { AIR, wordsOf } from "../demo.fixture";
 import { MatchStation } from "./MatchStation";
-import { MatchView } from "./MatchView";
+import { matchViews } from "./MatchView";
 
 jest.mock("next/navigation", () => ({ useRouter: () => ({ push: () => undefined, refresh: () => undefined }) }));
 
@@ -22,9 +23,21 @@ function opened(substrate: Substrate, finish: Finish, damage: Damage, service: o
   const desk = deskOf(facts, question);
   if (!desk) throw new Error("no material is asked for");
   const { role, other, links, missing } = desk;
-  const first = { role, roles: desk.found.roles, other, links, missing, elsewhere: [], view: createElement(MatchView, { desk }) };
+  const first = { role, other, links, missing, elsewhere: [], rows: chainRows(desk), views: matchViews(desk) };
   const way = found.way.label;
-  const props = { treatment: "t", damage: "d1", input, question, first, ask: async () => first, way, stale: false, referrals };
+  const props = {
+    treatment: "t",
+    damage: "d1",
+    input,
+    question,
+    first,
+    ask: async () => first,
+    way,
+    stale: false,
+    referrals,
+    damages: null,
+    build: null,
+  };
   const markup = renderToStaticMarkup(createElement(MatchStation, props));
   return { markup, words: wordsOf(markup), found };
 }

@@ -2,7 +2,10 @@
 import { useState } from "react";
 import type { Station } from "@/core/catalogue";
 import type { PlaceView } from "@/core/views/operationView";
-import { type RoundDraft, RoundForm } from "./RoundForm";
+import { lazily } from "../frame/lazily";
+import type { RoundDraft } from "./RoundForm";
+
+const RoundForm = lazily(() => import("./RoundForm").then((module) => module.RoundForm));
 
 interface Props {
   readonly stations: readonly Station[];
@@ -31,7 +34,7 @@ export function BackTo({ stations, here, places, found, name = "back" }: Props) 
   };
   if (open) return <RoundForm name={name} stations={stations} places={worked} first={first} close={() => setOpen(false)} />;
   return (
-    <button type="button" className={`btn ${found ? "go" : ""}`} onClick={() => setOpen(true)}>
+    <button type="button" className={found ? "btn go" : "link-btn"} onClick={() => setOpen(true)}>
       {found ? `Back to Fill: ${found.because}` : "Back to …"}
     </button>
   );

@@ -22,43 +22,40 @@ export function CameOut({ operation, ways }: Props) {
     if (await log.write({ kind: "came-out", op: operation.id, defect: found, causes: seen, ...present({ next }) })) setDefect(undefined);
   };
   return (
-    <details>
-      <summary className="link-btn inline-flex cursor-pointer items-center">It came out badly</summary>
-      <div className="grid gap-2 text-left">
-        <div className="chips">
-          {ways.map((each) => (
-            <button
-              key={each.defect}
-              type="button"
-              className="chip"
-              aria-pressed={defect === each.defect}
-              onClick={() => setDefect(defect === each.defect ? undefined : each.defect)}
-            >
-              {each.label}
-            </button>
-          ))}
-        </div>
-        {way && (
-          <>
-            <ol aria-label="Likely causes" className="grid gap-1">
-              {way.causes.map(({ text, seen }) => (
-                <li key={text} className={seen ? "" : "dim"}>
-                  {seen && <Sign name="soon">On record</Sign>} {text}
-                </li>
-              ))}
-            </ol>
-            {way.next && (
-              <p>
-                <b>Next:</b> {way.next}
-              </p>
-            )}
-            <p className="sub">By what stands on record of it; trade practice, not a measurement.</p>
-            <button type="button" className="btn small justify-self-start" disabled={log.busy} onClick={() => void record(way)}>
-              Record: {way.label.toLowerCase()}
-            </button>
-          </>
-        )}
+    <div className="grid gap-2 pb-2 text-left">
+      <div className="chips">
+        {ways.map((each) => (
+          <button
+            key={each.defect}
+            type="button"
+            className="chip"
+            aria-pressed={defect === each.defect}
+            onClick={() => setDefect(defect === each.defect ? undefined : each.defect)}
+          >
+            {each.label}
+          </button>
+        ))}
       </div>
-    </details>
+      {way && (
+        <>
+          <ol aria-label="Likely causes" className="grid gap-1">
+            {way.causes.map(({ text, seen }) => (
+              <li key={text} className={seen ? "" : "dim"}>
+                {seen && <Sign name="soon">On record</Sign>} {text}
+              </li>
+            ))}
+          </ol>
+          {way.next && (
+            <p>
+              <b>Next:</b> {way.next}
+            </p>
+          )}
+          <p className="sub">By what stands on record of it; trade practice, not a measurement.</p>
+          <button type="button" className="btn small justify-self-start" disabled={log.busy} onClick={() => void record(way)}>
+            Record: {way.label.toLowerCase()}
+          </button>
+        </>
+      )}
+    </div>
   );
 }

@@ -1,9 +1,6 @@
 "use client";
-import { rescue } from "@/core/mix/rescue";
-import { RATIO_OFF_PCT } from "@/core/mix/weighing";
-import { doseGrams, figure, formatGrams, plain, TIME_FORMS } from "@/core/units";
+import { formatGrams, TIME_FORMS } from "@/core/units";
 import type { OperationView } from "@/core/views/operationView";
-import { FieldError } from "../forms/FieldError";
 import { TypedField } from "../forms/TypedField";
 import { Sign } from "../signs/Sign";
 import { type DoDraft, type DoErrors, isMeasured, jarOf, NO_JAR } from "./doDraft";
@@ -16,44 +13,13 @@ interface Props {
   readonly asksWhy: boolean;
   /** Why the record did not take the last press. */
   readonly refusal: string | undefined;
-  /** Opens the scale. */
-  readonly weigh: () => void;
-  /** Opens what works without a scale. */
-  readonly byHand: () => void;
 }
 
-/** What is rarer: weights, the jar, a measured height or film, a time that is past, a note. */
-export function DoDetails({ operation, draft, change, wrong, asksWhy, refusal, weigh, byHand }: Props) {
-  const { parts, kind, id, starts, jars } = operation;
+/** What is rarer: the jar, a measured height or film, a time that is past, a note. */
+export function DoDetails({ operation, draft, change, wrong, asksWhy, refusal }: Props) {
+  const { kind, starts, jars } = operation;
   return (
     <div className="do-details">
-      {parts?.map(({ name, mass_g }, i) => (
-        <TypedField
-          key={name}
-          label={`${name}, weighed (planned ${doseGrams(mass_g)})`}
-          value={draft.grams[i] ?? ""}
-          placeholder="as planned"
-          set={(text) => change({ grams: parts.map((_, j) => (j === i ? text : (draft.grams[j] ?? ""))), scale: undefined })}
-          number
-        />
-      ))}
-      {parts && parts.length > 0 && (
-        <div className="btn-row flex-wrap">
-          <button type="button" className="btn small" onClick={weigh} aria-label={`Weigh it: ${operation.text}`}>
-            Weigh it on the scale
-          </button>
-          <button type="button" className="link-btn" onClick={byHand} aria-label={`Without a scale: ${operation.text}`}>
-            Without a scale
-          </button>
-        </div>
-      )}
-      {draft.scale && (
-        <p className="sub">
-          Weighed on the {draft.scale.name}, ± {plain(draft.scale.off_g, 3)} g.
-        </p>
-      )}
-      <FieldError id={`${id}-grams`}>{wrong.grams}</FieldError>
-      {parts && parts.length > 1 && <Ratio parts={parts} grams={draft.grams} />}
       {jars && (
         <label className="txt-label">
           Taken from
@@ -143,18 +109,5 @@ function SecondJar({ jars, draft, change, wrong }: SecondJarProps) {
         <TypedField label="Grams out of the second jar" wrong={wrong} value={draft.also_g} set={(also_g) => change({ also_g })} number />
       )}
     </>
-  );
-}
-
-/** What was poured against the ratio; a slip is put right by adding, never by taking out. */
-function Ratio({ parts, grams }: { parts: NonNullable<OperationView["parts"]>; grams: readonly string[] }) {
-  const poured = parts.map(({ name, mass_g }, i) => ({ name, ratio: mass_g, poured_g: Number((grams[i] ?? "").replace(",", ".")) || 0 }));
-  if (poured.some(({ poured_g }) => poured_g <= 0)) return null;
-  const { within_tolerance, error_pct, add } = rescue({ parts: poured, tolerance_pct: RATIO_OFF_PCT });
-  if (within_tolerance) return <Sign name="done">Ratio right, {figure(error_pct, 1)} % off at most</Sign>;
-  return (
-    <Sign name="never" wrap>
-      {figure(error_pct, 2)} % off: add {add.map(({ name, mass_g }) => `${doseGrams(mass_g)} of ${name}`).join(", ")}
-    </Sign>
   );
 }

@@ -8,7 +8,7 @@ export function Rounds({ rounds, closed }: { rounds: readonly RoundView[]; close
   const log = useLog();
   if (rounds.length === 0) return null;
   return (
-    <ul aria-label="Rounds" className="pb-2">
+    <ul aria-label="Rounds" className="border-b border-ash-deep px-5 py-1">
       {rounds.map(({ entry, round, station, places, because, begun }) => (
         <li key={entry} className="flex flex-wrap items-center gap-x-3">
           <span className="round-mark">Round {round}</span>

@@ -1,122 +1,142 @@
 "use client";
-import { type ReactNode, useState } from "react";
-import { type Station, stationLabel } from "@/core/catalogue";
-import { formatMinutes } from "@/core/units";
-import type { ActBrief } from "@/core/views/brief";
-import type { OperationView, PlaceView } from "@/core/views/operationView";
-import type { RoundView } from "@/core/views/rounds";
-import type { Air } from "../frame/climate";
-import { Link } from "../frame/Link";
-import { OwnStep } from "../ready/OwnStep";
-import { Sign } from "../signs/Sign";
-import { Aside } from "./Aside";
-import { BackTo } from "./BackTo";
-import { LeaveOut } from "./LeaveOut";
-import { OperationRow } from "./OperationRow";
-import { Places } from "./Places";
-import { Rounds } from "./Rounds";
+import { useEffect, useState } from "react";
+import { upOf } from "@/core/views/card";
+import { frontOf, instrumentsAt } from "@/core/views/instrument";
+import { liveOf } from "@/core/views/live";
+import type { OperationView } from "@/core/views/operationView";
+import { lazily } from "../frame/lazily";
+import { useNow } from "../frame/now";
+import { InstrumentPane } from "../instruments/InstrumentPane";
+import { doneAt, type Kept } from "../outbox/queue";
+import { useLog } from "../treatment/TreatmentLog";
+import { OpenOperation } from "./openOperation";
+import { WhatToDo } from "./WhatToDo";
+import type { WorkProps } from "./workProps";
 
-export interface WorkProps {
-  readonly treatment: string;
-  readonly station: Station;
-  /** Every operation of the treatment, in order. */
-  readonly operations: readonly OperationView[];
-  readonly places: readonly PlaceView[];
-  /** Rounds that come through this station. */
-  readonly rounds: readonly RoundView[];
-  readonly acts: ActBrief;
-  readonly air: Air;
-  readonly closed: boolean;
-  /** Stations that one can go back to from here. */
-  readonly back: readonly Station[];
-  readonly next: Station;
-  /** Operations that are recorded by a panel of their own, by kind. */
-  readonly elsewhere?: Readonly<Record<string, string>>;
-  readonly children?: ReactNode;
-}
+const Amounts = lazily(() => import("../mix/Amounts").then((module) => module.Amounts));
 
-/** A station at work: its places, what to do with those that are chosen, what is too early, what runs. */
-export function WorkStation({
-  treatment,
-  station,
-  operations,
-  places,
-  rounds,
-  acts,
-  air,
-  closed,
-  back,
-  next,
-  elsewhere = {},
-  children,
-}: WorkProps) {
+/** A station at work: left what to do, its card open; right the instrument that belongs to it. */
+export function WorkStation({ station, operations, places, air, closed, instruments, ...rest }: WorkProps) {
+  const time = useNow(15_000);
+  const kept = opsKept(useLog().kept);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
-  const several = new Set(places.map(({ damage }) => damage)).size > 1;
-  const listed = places.filter(({ kind }) => kind !== "core");
-  const withPlaces = listed.length > 2 || several;
-  const mine = (operation: OperationView) =>
-    chosen.size === 0 || operation.places.length === 0 || operation.places.some((place) => chosen.has(place));
-  const here = operations.filter((operation) => operation.station === station && mine(operation));
+  const [picked, pick] = usePicked(operations);
+  const [face, setFace] = useState<"list" | "instrument">("list");
+  const here = operations
+    .filter((operation) => operation.station === station && isOf(operation, chosen))
+    .map((operation) => ({ ...operation, ...liveOf(operation, kept, time) }));
   const open = here.filter(({ mark }) => mark === undefined);
-  const behind = here.filter(({ mark }) => mark !== undefined);
-  const first = open.find(({ state }) => state === "now")?.id;
-  const toggle = (id: string) =>
-    setChosen((before) => new Set(before.has(id) ? [...before].filter((each) => each !== id) : [...before, id]));
-  const row = (operation: OperationView) => (
-    <OperationRow
-      key={operation.id}
-      operation={operation}
-      places={places}
-      air={air}
-      now={operation.id === first && !closed}
-      closed={closed}
-      several={several}
-      elsewhere={elsewhere[operation.kind]}
-    />
-  );
+  const up = closed
+    ? undefined
+    : upOf(
+        open.filter(({ id }) => !kept.has(id)),
+        time,
+      );
+  const card = closed ? undefined : (open.find(({ id }) => id === picked) ?? open.find(({ id }) => id === up));
+  const done = operations.filter(({ mark, station: at }) => mark !== undefined && at === station).length;
+  const mix = mixOf(card, open);
+  const shown = {
+    ...instruments,
+    ...(mix && (station === "fill" || card === mix)
+      ? { amounts: <Amounts key={mix.id} operation={mix} air={air} more={instruments.amounts} /> }
+      : {}),
+  };
+  const there = instrumentsAt(station).filter((each) => shown[each] !== undefined && shown[each] !== null);
   return (
-    <div className={`work ${withPlaces ? "with-places" : ""}`}>
-      {withPlaces && <Places places={listed} chosen={chosen} toggle={toggle} all={() => setChosen(new Set())} />}
-      <section aria-label={`What to do at ${stationLabel(station)}`} className="dusty">
-        <h2>
-          What to do
-          <span className="sub">
-            {open.length === 0 ? "nothing is open here" : `${open.length} to do, ${formatMinutes(handsOf(open))} of hands`}
-          </span>
-        </h2>
-        <Rounds rounds={rounds} closed={closed} />
-        {here.length === 0 ? (
-          <p className="py-3 text-read leading-[22px]">Nothing is done at {stationLabel(station)} in this repair.</p>
-        ) : (
-          <>
-            {behind.length > 0 && (
-              <details open={open.length === 0}>
-                <summary className="link-btn inline-flex cursor-pointer items-center">{behind.length} behind</summary>
-                <ol aria-label="Behind">{behind.map(row)}</ol>
-              </details>
-            )}
-            <ol aria-label="Operations">{open.map(row)}</ol>
-          </>
+    <OpenOperation value={card}>
+      <div className="panes" data-face={face}>
+        <Faces face={face} setFace={setFace} />
+        <WhatToDo
+          station={station}
+          places={places}
+          chosen={chosen}
+          choose={setChosen}
+          open={open}
+          behind={here.filter(({ mark }) => mark !== undefined)}
+          card={card?.id}
+          pick={pick}
+          kept={kept}
+          air={air}
+          closed={closed}
+          {...rest}
+        />
+        {there.length > 0 && (
+          <InstrumentPane
+            turn={`${picked ?? ""} ${done}`}
+            there={there}
+            front={frontOf(station, card?.kind, there)}
+            up={card?.state === "now"}
+            bodies={shown}
+          />
         )}
-        {!closed && (
-          <div className="btn-row flex-wrap pt-3">
-            {open.length === 0 && next !== station && (
-              <Link className="btn go" href={`/treatments/${treatment}/${next}`}>
-                Go on to {stationLabel(next)}
-              </Link>
-            )}
-            <BackTo stations={back} here={station} places={places} />
-            <LeaveOut operations={open} />
-            <OwnStep station={station} operations={operations.filter((operation) => operation.station === station)} />
-          </div>
-        )}
-        {closed && <Sign name="done">This treatment is signed and closed.</Sign>}
-        {children}
-      </section>
-      <Aside treatment={treatment} operations={operations.filter(mine)} acts={acts} />
-    </div>
+      </div>
+    </OpenOperation>
   );
 }
 
-const handsOf = (operations: readonly OperationView[]) =>
-  operations.reduce((sum, { hands_min }) => sum + (hands_min[0] + hands_min[1]) / 2, 0);
+const isOf = ({ places }: OperationView, chosen: ReadonlySet<string>) =>
+  chosen.size === 0 || places.length === 0 || places.some((place) => chosen.has(place));
+
+/** The mix that is weighed: the open one, else the next of the station. */
+function mixOf(card: OperationView | undefined, open: readonly OperationView[]): OperationView | undefined {
+  const isMix = ({ kind, parts }: OperationView) => kind === "mix" && parts !== undefined;
+  return card && isMix(card) ? card : open.find(isMix);
+}
+
+/** What was opened by hand; a link to one operation opens it. */
+function usePicked(operations: readonly OperationView[]) {
+  const [picked, pick] = useState<string>();
+  useEffect(() => {
+    const follow = () => {
+      const named = decodeURIComponent(window.location.hash.slice(1));
+      if (named !== "") pick(named);
+    };
+    follow();
+    window.addEventListener("hashchange", follow);
+    return () => window.removeEventListener("hashchange", follow);
+  }, []);
+  // once it is done what is up leads again
+  const open = operations.some(({ id, mark }) => id === picked && mark === undefined);
+  return [open ? picked : undefined, pick] as const;
+}
+
+/** Operations whose entries could not go up, or wait behind one that could not, and when they were done; what is only being sent is no news. */
+function opsKept(kept: readonly Kept[]): ReadonlyMap<string, number> {
+  if (!kept.some(({ problem }) => problem !== undefined)) return new Map();
+  return new Map(
+    kept.flatMap((entry): Array<[string, number]> => {
+      const { body } = entry;
+      return body.kind === "done" || body.kind === "batch-mixed" || body.kind === "skipped" ? [[body.op, doneAt(entry)]] : [];
+    }),
+  );
+}
+
+interface FacesProps {
+  readonly face: "list" | "instrument";
+  readonly setFace: (face: "list" | "instrument") => void;
+}
+
+/** On a phone the two panes are two faces. */
+function Faces({ face, setFace }: FacesProps) {
+  return (
+    <fieldset className="hidden grid-cols-2 border-b-2 border-ink max-sm:grid">
+      <legend className="visually-hidden">Shown</legend>
+      {(
+        [
+          ["list", "To do"],
+          ["instrument", "Instrument"],
+        ] as const
+      ).map(([each, label]) => (
+        <button
+          key={each}
+          type="button"
+          aria-pressed={face === each}
+          className="min-h-[60px] text-read font-semibold aria-pressed:bg-ink aria-pressed:text-panel"
+          onClick={() => setFace(each)}
+        >
+          {label}
+        </button>
+      ))}
+    </fieldset>
+  );
+}

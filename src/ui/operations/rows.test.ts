@@ -1,9 +1,11 @@
-import { createElement } from "react";
+import { createElement, type ReactElement } from "react";
 import { renderToStaticMarkup } from "react-dom/server";
 import { actsOf } from "@/core/views/acts";
 import { type OperationView, operationViews } from "@/core/views/operationView";
 import { AIR, demoPiece, wordsOf } from "../demo.fixture";
 import { ShopTime } from "../frame/now";
+import { Behind } from "./Behind";
+import { OperationCard } from "./OperationCard";
 import { OperationRow } from "./OperationRow";
 
 jest.mock("next/navigation", () => ({ useRouter: () => ({ push: () => undefined, refresh: () => undefined }) }));
@@ -16,17 +18,19 @@ function rowsOf(file: string) {
   return views.map((view) => ({ view, markup: drawn(view, now) }));
 }
 
-function drawn(operation: OperationView, now: number, over: { now?: boolean; closed?: boolean } = {}) {
-  const row = createElement(OperationRow, {
-    operation,
-    places: [],
-    air: { ...AIR, source: "sensor", sensor: "a sensor" },
-    now: over.now ?? false,
-    several: true,
-    closed: over.closed ?? false,
-  });
-  return renderToStaticMarkup(createElement(ShopTime, { start: now, timeZone: "Europe/Berlin" } as Parameters<typeof ShopTime>[0], row));
+const inShop = (now: number, shown: ReactElement) =>
+  renderToStaticMarkup(createElement(ShopTime, { start: now, timeZone: "Europe/Berlin" } as Parameters<typeof ShopTime>[0], shown));
+const air = { ...AIR, source: "sensor", sensor: "a sensor" } as const;
+
+/** An operation as it stands when it is open; what is behind, in its list. */
+function drawn(operation: OperationView, now: number): string {
+  if (operation.mark) return inShop(now, createElement(Behind, { operations: [operation], places: [], several: true, closed: false }));
+  return inShop(now, createElement(OperationCard, { operation, air, several: true }));
 }
+
+/** The same while it is one row of the list. */
+const row = (operation: OperationView, now: number) =>
+  inShop(now, createElement(OperationRow, { operation, several: true, kept: false, open: () => undefined, fixed: false }));
 
 const jar = rowsOf("lemonade-jar.dossier.json");
 const of = (state: OperationView["state"], rows = jar) => rows.filter(({ view }) => view.state === state);
@@ -35,12 +39,12 @@ test("the demo’s jar stands in the middle of its work: behind, now or waiting,
   expect([of("done").length > 0, of("blocked").length > 0, of("now").length + of("too-early").length > 0]).toEqual([true, true, true]);
 });
 
-test("every row says what, why and when it is done", () => {
+test("what is open says what, why and what good looks like; what is behind keeps the words that it was done by", () => {
   for (const { view, markup } of jar) {
     const words = wordsOf(markup);
     expect(words).toContain(view.text);
-    expect(words).toContain(view.why.split(".")[0]);
-    if (!view.mark) expect(words).toContain(`Done when ${view.done_when}.`);
+    if (!view.mark) expect(words).toContain(view.why.split(".")[0]);
+    if (!view.mark) expect(words).toContain(`${view.done_when}.`);
   }
 });
 
@@ -50,29 +54,18 @@ test("what may be done now has its press; what waits asks for a reason; what is 
   for (const { markup } of of("done")) expect(markup).toContain("Take back:");
 });
 
-test("a row that is blocked says what comes first, and one that waits says from when", () => {
-  for (const { view, markup } of of("blocked")) expect(wordsOf(markup)).toContain(view.because);
-  for (const { markup } of of("too-early")) expect(wordsOf(markup)).toMatch(/from (\w+ )?\d+:\d\d/);
+test("a row says what it is and what it waits for, or from when", () => {
+  for (const { view } of of("blocked")) expect(wordsOf(row(view, 0))).toContain(view.because);
+  for (const { view } of of("blocked")) expect(wordsOf(row(view, 0))).toContain(view.text);
+  for (const { view } of of("too-early")) expect(wordsOf(row(view, (view.from ?? 0) - 3_600_000))).toMatch(/from (\w+ )*\d+:\d\d/);
 });
 
-test("what opens by the clock opens on a page that is not read again", () => {
-  const [waiting] = of("too-early");
-  if (!waiting) throw new Error("nothing waits");
-  const later = drawn(waiting.view, (waiting.view.from ?? 0) + 60_000);
-  expect(later).toContain('data-state="now"');
-  expect(wordsOf(later)).not.toContain("from ");
-});
-
-test("what to mind and to guard stands at the row that is next, and nowhere else", () => {
+test("guards stand on the card of what is open, and on no row", () => {
   const guarded = jar.find(({ view }) => view.cautions.length > 0 && view.state !== "done");
   if (!guarded) throw new Error("nothing is guarded");
   const short = guarded.view.cautions[0]?.short ?? "";
-  expect(wordsOf(drawn(guarded.view, 0, { now: true }))).toContain(`${short}.`);
-  expect(wordsOf(drawn(guarded.view, 0))).not.toContain(`${short}.`);
-});
-
-test("a closed treatment has nothing to press", () => {
-  for (const { view } of jar) expect(drawn(view, 0, { closed: true })).not.toContain("<button");
+  expect(wordsOf(guarded.markup)).toContain(`${short}.`);
+  expect(wordsOf(row(guarded.view, 0))).not.toContain(`${short}.`);
 });
 
 test("a figure of several damages carries their numbers on every row", () => {

@@ -3,11 +3,11 @@ import { useState } from "react";
 import type { Problem } from "@/core/problem";
 import { actState, WHY } from "@/core/views/actState";
 import type { OperationView } from "@/core/views/operationView";
-import { useKept } from "../forms/kept";
 import type { Air } from "../frame/climate";
 import { useWall } from "../frame/now";
 import { useLog } from "../treatment/TreatmentLog";
-import { type AgainstPlan, batchBody, type DoDraft, doBody, doErrors, startDraft, typedAt } from "./doDraft";
+import { type AgainstPlan, batchBody, doBody, doErrors, typedAt } from "./doDraft";
+import { useDraft } from "./useDraft";
 
 /** So long ago it is asked once whether that is meant, ms. */
 const LONG_AGO = 300 * 86_400_000;
@@ -16,15 +16,10 @@ const LONG_AGO = 300 * 86_400_000;
 export function useDoing(operation: OperationView, air: Air, against: AgainstPlan | undefined) {
   const log = useLog();
   const wall = useWall();
-  const { id, batch } = operation;
-  // what is typed of one batch is not the next one's
-  const name = `${log.treatment}:${id}${batch && batch.n > 1 ? `#${batch.n}` : ""}`;
-  const first = startDraft(operation);
-  const [kept, keep, forget] = useKept<DoDraft>(`op:${name}`, first);
+  const { id } = operation;
+  const { draft, change, forget } = useDraft(operation);
   const [tried, setTried] = useState(false);
   const [sure, setSure] = useState("");
-  const draft = { ...first, ...kept };
-  const change = (to: Partial<DoDraft>) => keep({ ...draft, ...to });
   const now = Date.now();
   const asked = { now, wall, after: operation.since ?? now };
   const at = typedAt(draft, asked);
@@ -54,7 +49,6 @@ export function useDoing(operation: OperationView, air: Air, against: AgainstPla
     return no !== undefined;
   };
   return {
-    name,
     draft,
     change,
     asksWhy: why !== undefined,

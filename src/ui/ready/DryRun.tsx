@@ -62,58 +62,68 @@ export function DryRun({ damage, of, kind, photograph, adhesive, on, temp_C, rec
     <section aria-label={of ? `Dry run, ${of}` : "Dry run"} className="panel-block">
       <h2 className="wrap-anywhere">Dry run{of ? `: ${of}` : ""}</h2>
       <p className="dim">Put it together without glue. Everything that will press or pad it goes on the map, in the order you set it.</p>
-      <div className="map mt-2">
-        {photograph ? (
-          <img src={`/api/photographs/${photograph.id}`} alt={photograph.caption || "the piece"} />
-        ) : (
-          <PieceIcon kind={kind} size={210} />
-        )}
-        {items.map((item, i) => (
-          <MovableMark
-            key={item.id}
-            number={i + 1}
-            title={labelOf(item.kind)}
-            place={item}
-            busy={log.busy}
-            put={(to) => change({ items: items.map((each) => (each.id === item.id ? { ...each, ...to } : each)) })}
-          />
-        ))}
-      </div>
-      <div className="chips pt-2">
-        {CLAMPS.map((clamp) => (
-          <button key={clamp.kind} type="button" className="chip" disabled={items.length >= MOST_CLAMPS} onClick={() => add(clamp.kind)}>
-            + {clamp.label}
+      <div className="mt-2 grid gap-x-6 min-[1180px]:grid-cols-[minmax(0,440px)_minmax(0,1fr)]">
+        <div className="map">
+          {photograph ? (
+            <img src={`/api/photographs/${photograph.id}`} alt={photograph.caption || "the piece"} />
+          ) : (
+            <PieceIcon kind={kind} size={210} />
+          )}
+          {items.map((item, i) => (
+            <MovableMark
+              key={item.id}
+              number={i + 1}
+              title={labelOf(item.kind)}
+              place={item}
+              busy={log.busy}
+              put={(to) => change({ items: items.map((each) => (each.id === item.id ? { ...each, ...to } : each)) })}
+            />
+          ))}
+        </div>
+        <div className="min-w-0 content-start">
+          <div className="chips">
+            {CLAMPS.map((clamp) => (
+              <button
+                key={clamp.kind}
+                type="button"
+                className="chip"
+                disabled={items.length >= MOST_CLAMPS}
+                onClick={() => add(clamp.kind)}
+              >
+                + {clamp.label}
+              </button>
+            ))}
+            {items.length > 0 && (
+              <button type="button" className="link-btn" onClick={() => change({ items: items.slice(0, -1) })}>
+                Take the last away
+              </button>
+            )}
+          </div>
+          {items.length >= MOST_CLAMPS && <Sign name="soon">{MOST_CLAMPS} are the most: split the assembly.</Sign>}
+          <TooFewClamps set={items.filter((item) => item.kind === "clamp").length} />
+          {items.length > 0 && <p className="pt-1">{items.map((item, i) => `${i + 1} ${labelOf(item.kind).toLowerCase()}`).join(", ")}</p>}
+          <div className="mt-2 grid gap-2">
+            <NumberField
+              name="dry-run"
+              label="The dry run took"
+              unit="min"
+              value={minutes}
+              onChange={(text) => change({ minutes: text })}
+              error={minutes !== "" && took === undefined ? "Enter 1 to 600 minutes." : undefined}
+            />
+            <YesNo
+              text="Two marks meet across the break"
+              detail="one alone can’t tell a turn"
+              value={marks}
+              onChange={(answer) => change({ marks: answer })}
+            />
+          </div>
+          {took !== undefined && <Verdict minutes={took} adhesive={adhesive} on={on} temp_C={temp_C} />}
+          <button type="button" className="btn mt-2" disabled={log.busy || saved || missing !== ""} onClick={() => void record()}>
+            {missing || (saved ? "The dry run is on record" : "Record the dry run")}
           </button>
-        ))}
-        {items.length > 0 && (
-          <button type="button" className="link-btn" onClick={() => change({ items: items.slice(0, -1) })}>
-            Take the last away
-          </button>
-        )}
+        </div>
       </div>
-      {items.length >= MOST_CLAMPS && <Sign name="soon">{MOST_CLAMPS} are the most: split the assembly.</Sign>}
-      <TooFewClamps set={items.filter((item) => item.kind === "clamp").length} />
-      {items.length > 0 && <p className="pt-1">{items.map((item, i) => `${i + 1} ${labelOf(item.kind).toLowerCase()}`).join(", ")}</p>}
-      <div className="mt-2 grid gap-2">
-        <NumberField
-          name="dry-run"
-          label="The dry run took"
-          unit="min"
-          value={minutes}
-          onChange={(text) => change({ minutes: text })}
-          error={minutes !== "" && took === undefined ? "Enter 1 to 600 minutes." : undefined}
-        />
-        <YesNo
-          text="Two marks meet across the break"
-          detail="one alone can’t tell a turn"
-          value={marks}
-          onChange={(answer) => change({ marks: answer })}
-        />
-      </div>
-      {took !== undefined && <Verdict minutes={took} adhesive={adhesive} on={on} temp_C={temp_C} />}
-      <button type="button" className="btn mt-2" disabled={log.busy || saved || missing !== ""} onClick={() => void record()}>
-        {missing || (saved ? "The dry run is on record" : "Record the dry run")}
-      </button>
     </section>
   );
 }

@@ -18,10 +18,8 @@ function OneSet({ several, ...fill }: FillSet & { several: boolean }) {
   const log = useLog();
   const { damage, label, set, shaped } = fill;
   return (
-    <details className="panel-block" open={set !== undefined}>
-      <summary className="link-btn inline-flex cursor-pointer items-center">
-        Shape, grain, overfill{several ? `: ${label.toLowerCase()}` : ""}
-      </summary>
+    <section aria-label={`Shape, grain, overfill: ${label.toLowerCase()}`} className="pb-6">
+      {several && <h3>{label}</h3>}
       {shaped && (
         <Shapings
           chosen={set?.shaping}
@@ -40,7 +38,7 @@ function OneSet({ several, ...fill }: FillSet & { several: boolean }) {
         }}
       />
       <Heights {...fill} />
-    </details>
+    </section>
   );
 }
 

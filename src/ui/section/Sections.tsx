@@ -1,7 +1,8 @@
 "use client";
-import { useRef, useState } from "react";
+import { type ReactNode, useRef, useState } from "react";
 import type { Cut } from "@/core/views/cut";
 import { Segmented } from "../forms/Segmented";
+import { useOpenOperation } from "../operations/openOperation";
 import { LayerRows } from "./LayerRows";
 import { Legend } from "./Legend";
 import { Lens } from "./Lens";
@@ -13,18 +14,23 @@ interface Props {
   readonly treatment: string;
   readonly piece: string;
   readonly cuts: readonly Cut[];
+  /** What changes the layers. */
+  readonly below?: ReactNode;
 }
 
 /** The cut through each place, one at a time, with its layers as a list, its coats in a lens, and the same in words. */
-export function Sections({ treatment, piece, cuts }: Props) {
-  const [shown, show] = useState(cuts[0]?.id ?? "");
-  const [lit, light] = useState<number>();
+export function Sections({ treatment, piece, cuts, below }: Props) {
+  const open = useOpenOperation();
+  const [shown, show] = useState<string>();
+  const [held, light] = useState<number>();
   const drawing = useRef<HTMLDivElement>(null);
   const width = useWidth(drawing);
-  const cut = cuts.find(({ id }) => id === shown) ?? cuts[0];
+  // what is open is cut first, and its layer is lit until another is pointed at
+  const cut = cuts.find(({ id }) => id === shown) ?? cuts.find(({ id }) => open?.places.includes(id)) ?? cuts[0];
   if (!cut) return null;
+  const lit = held ?? (open?.layer !== undefined && open.places.includes(cut.id) ? open.layer - 1 : undefined);
   return (
-    <section aria-label="Section" className="panel-block">
+    <section aria-label="Section">
       {cuts.length > 1 && (
         <Segmented
           label="Section"
@@ -36,8 +42,8 @@ export function Sections({ treatment, piece, cuts }: Props) {
           }}
         />
       )}
-      <div ref={drawing} className="max-w-[680px] pt-2">
-        <Section cut={cut} width={width} tallest={250} lit={lit} light={light} />
+      <div ref={drawing} className="max-w-[880px]">
+        <Section cut={cut} width={width} tallest={270} lit={lit} light={light} />
       </div>
       <Legend cut={cut} />
       {cut.layers.length > 0 && <LayerRows layers={cut.layers} lit={lit} light={light} />}
@@ -48,6 +54,7 @@ export function Sections({ treatment, piece, cuts }: Props) {
       </details>
       <SectionFiles treatment={treatment} name={`${piece}, ${cut.title}`} place={cut.id} drawing={drawing} />
       <p className="sub">True to scale from the measures; a real break differs from its simple solid by some 15 %.</p>
+      {below}
     </section>
   );
 }

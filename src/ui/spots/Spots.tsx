@@ -30,13 +30,9 @@ const MIDDLE: Place = { x: 0.5, y: 0.5 };
 export function Spots({ kind, photograph, damages, spots }: Props) {
   const [chosen, choose] = useState(damages[0]?.damage ?? "");
   const damage = damages.find((each) => each.damage === chosen) ?? damages[0];
-  const open = spots.filter(({ round }) => round === undefined);
   if (!damage) return null;
   return (
-    <details className="panel-block" open={open.length > 0}>
-      <summary className="link-btn inline-flex cursor-pointer items-center">
-        Found when looked at{open.length > 0 ? `: ${open.length} open` : ""}
-      </summary>
+    <section aria-label="Found when looked at">
       <p className="dim pb-2">
         Raking light, primer or a wiped dark colour shows what eyes miss. Mark it where it is; the next round fills it.
       </p>
@@ -56,7 +52,7 @@ export function Spots({ kind, photograph, damages, spots }: Props) {
         <Finder key={damage.damage} kind={kind} photograph={photograph} damage={damage} spots={spots} />
         <Found spots={spots.filter((spot) => spot.damage === damage.damage)} places={damage.places} />
       </div>
-    </details>
+    </section>
   );
 }
 

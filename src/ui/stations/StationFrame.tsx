@@ -7,6 +7,7 @@ import { PieceIcon } from "../signs/PieceIcon";
 import { Broken } from "../states/Broken";
 import { TreatmentLog } from "../treatment/TreatmentLog";
 import { TreatmentMenu } from "../treatment/TreatmentMenu";
+import { StationBody } from "./StationBody";
 
 export interface TreatmentHead {
   readonly id: string;
@@ -32,13 +33,11 @@ export function StationFrame({
   head,
   stops,
   here,
-  right,
   children,
 }: {
   head: TreatmentHead;
   stops: readonly RouteStop[];
   here: Station | "written-up";
-  right?: ReactNode;
   children: ReactNode;
 }) {
   const facts = [head.reference, substrateRow(head.substrate).label.toLowerCase(), head.size].filter(Boolean).join(" · ");
@@ -61,17 +60,16 @@ export function StationFrame({
               Write up
             </Link>
           )}
-          {right}
           <TreatmentMenu id={head.id} pieceId={head.piece_id} title={head.title} />
         </div>
       </div>
       <Route treatment={head.id} stops={stops} here={here} />
-      <div className="station">
-        <div className="station-body">
-          {head.broken && <Broken why={head.broken} {...(head.broken_by ? { by: head.broken_by } : {})} />}
-          {children}
-        </div>
-      </div>
+      {head.broken && (
+        <StationBody>
+          <Broken why={head.broken} {...(head.broken_by ? { by: head.broken_by } : {})} />
+        </StationBody>
+      )}
+      {children}
     </TreatmentLog>
   );
 }

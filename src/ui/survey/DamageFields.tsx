@@ -45,7 +45,7 @@ export function KindField({ form, values, errors }: SurveyPart) {
 export function MeasureFields({ form, values, errors }: SurveyPart) {
   if (values.kind === "") return <p className="dim">Its measurements are asked here, in mm or inches (34, 3.4 cm, 1 3/16 in).</p>;
   return (
-    <div className="grid content-start gap-1">
+    <div className="measures">
       {MEASURES[values.kind].map((measure: Measure) => (
         <MeasureField key={`${values.kind}-${measure.name}`} measure={measure} form={form} values={values} errors={errors} />
       ))}

@@ -4,7 +4,10 @@ import { lazy, type ReactNode, Suspense, useState } from "react";
 import { useForm } from "react-hook-form";
 import type { FinishRow, PieceKind, Stance, SubstrateRow } from "@/core/catalogue";
 import type { BodyOf } from "@/core/record/events.schema";
+import { checksFor } from "@/core/survey/inspection.data";
+import { QUESTIONS } from "@/core/survey/questions.data";
 import type { Survey } from "@/core/survey/survey.schema";
+import { counted } from "@/core/units";
 import type { SpotView } from "@/core/views/rounds";
 import { useDraft } from "../forms/draft";
 import { FieldError } from "../forms/FieldError";
@@ -13,12 +16,14 @@ import { type Errors, messagesOf, type Read, resolverOf } from "../forms/read";
 import { fieldOf } from "../forms/send";
 import { TextField } from "../forms/TextField";
 import { focusFirstWrong } from "../forms/useSavedForm";
+import { Link } from "../frame/Link";
 import { lazily } from "../frame/lazily";
 import { Photographs, type PhotographView } from "../stations/Photographs";
 import { useLog } from "../treatment/TreatmentLog";
 import { Inspection, Use } from "./Answers";
 import { ConditionMap, type DamageMark } from "./ConditionMap";
 import { KindField, MeasureFields } from "./DamageFields";
+import { SurveyPane, type SurveyTab, tabOf } from "./SurveyPane";
 import { asAsked, type ReadSurvey, readSurvey, type SurveyForm, startForm } from "./surveyForm";
 import type { SurveyPart } from "./surveyPart";
 import { useWays } from "./useWays";
@@ -68,8 +73,6 @@ interface Checked {
   readonly taken: Way | undefined;
 }
 
-const FORM_ID = "survey-form";
-
 const Apart = lazily(() => import("./Apart").then((module) => module.Apart));
 const Ways = lazily(() => import("./Ways").then((module) => module.Ways));
 const DrawnDamage = lazy(() => import("./DrawnDamage").then((module) => ({ default: module.DrawnDamage })));
@@ -87,6 +90,7 @@ export function SurveyStation(props: Props) {
   });
   const [start] = useState(() => JSON.stringify(form.getValues()));
   const draft = useDraft(`survey:${treatment}:${damage}`, form);
+  const [tab, show] = useState<SurveyTab>("damage");
   const values = form.watch();
   const refused = Object.fromEntries(log.errors.map((error) => [fieldOf(error), error.message]));
   const wrongs: Errors = { ...refused, ...messagesOf(form.formState.errors) };
@@ -109,67 +113,135 @@ export function SurveyStation(props: Props) {
     if (!read.ok || Object.keys(wrong).length > 0) return { ok: false, errors: wrong };
     return { ok: true, value: { survey: read.survey, taken } };
   };
-  const save = form.handleSubmit(async (read) => {
-    const body = {
-      kind: "surveyed",
-      damage,
-      part: part_id,
-      ...(title.trim() === "" ? {} : { title: title.trim() }),
-      survey: read.survey,
-      ...(read.taken ? { way: read.taken } : {}),
-    } as const;
-    if (!(await log.write(body, surveyEntry ? { corrects: surveyEntry } : {}))) return;
-    draft.clear();
-    forgetTitle();
-    forgetPart();
-    router.push(`/treatments/${treatment}/match?damage=${damage}`);
-  }, focusFirstWrong);
+  const save = form.handleSubmit(
+    async (read) => {
+      const body = {
+        kind: "surveyed",
+        damage,
+        part: part_id,
+        ...(title.trim() === "" ? {} : { title: title.trim() }),
+        survey: read.survey,
+        ...(read.taken ? { way: read.taken } : {}),
+      } as const;
+      if (!(await log.write(body, surveyEntry ? { corrects: surveyEntry } : {}))) return;
+      draft.clear();
+      forgetTitle();
+      forgetPart();
+      router.push(`/treatments/${treatment}/match?damage=${damage}`);
+    },
+    (wrong) => {
+      show(tabOf(Object.keys(messagesOf(wrong))));
+      focusFirstWrong();
+    },
+  );
   // until something is typed, what the server drew and told of it stands
   const live = JSON.stringify(values) !== start || part_id !== props.part_id;
   const part_: SurveyPart = { form, values, errors: wrongs };
+  const tells = <Suspense fallback={told}>{live ? <Tells values={asked} on={on} finish={finish} /> : told}</Suspense>;
+  const others = damages.filter((each) => each.treatment === treatment && each.damage !== damage);
   return (
-    <form method="post" id={FORM_ID} onSubmit={save} noValidate>
-      <div className="survey-top">
-        <div className="col-rule">
-          <ConditionMap
-            kind={props.kind}
-            damages={damages}
-            treatment={treatment}
-            own={damage}
-            spots={props.spots}
-            {...(mapPhotograph ? { photograph: mapPhotograph } : {})}
-          />
-          <Photographs treatment={treatment} photographs={photographs} moment="before" />
-        </div>
-        <div>
-          <div className="survey-damage">
-            <div>
+    <form method="post" onSubmit={save} className="panes" noValidate>
+      <section aria-label="Damages" className="todo dusty">
+        <header className="flex min-h-[44px] items-center justify-between gap-3 border-b-2 border-ink pr-4 pl-5">
+          <h2>Damages</h2>
+          <span className="sub">{counted(others.length + 1, "damage")}</span>
+        </header>
+        <div className="todo-list">
+          <div className="todo-card op-card" data-sign="go">
+            <div className="grid content-start gap-2">
               {!first && <Which title={title} setTitle={keepTitle} error={wrongs.title} parts={parts} part={part_id} setPart={keepPart} />}
               <KindField {...part_} />
-              <Suspense fallback={drawn}>
-                {live ? <DrawnDamage values={values} on={on} finish={finish} part={part} places={taken?.places} /> : drawn}
-              </Suspense>
+              <section aria-label="Damage">
+                <MeasureFields {...part_} />
+              </section>
+              {draft.restored && <p className="fld-note">What you typed last time was kept and is back in the fields.</p>}
             </div>
-            <section aria-label="Damage">
-              <MeasureFields {...part_} />
-            </section>
+            {props.apart && <Apart damage={damage} title={title.trim() || part} />}
           </div>
-          <div className="survey-answers">
-            <Use {...part_} />
-            <Inspection {...part_} on={on} finish={finish} />
-            <div>
-              <Suspense fallback={told}>{live ? <Tells values={asked} on={on} finish={finish} /> : told}</Suspense>
-              <div className="mt-4">
-                <TextField label="What you saw" field={form.register("found")} hint="in your words, for the next restorer" long />
-              </div>
-              {draft.restored && <p className="fld-note mt-1">What you typed last time was kept and is back in the fields.</p>}
-            </div>
-          </div>
+          <OtherDamages damages={others} />
         </div>
-      </div>
-      <Ways {...part_} ways={ways} />
-      {props.apart && <Apart damage={damage} title={title.trim() || part} />}
+        <footer className="todo-foot py-2">
+          <button type="submit" className="btn go min-h-[52px] w-full" disabled={log.busy}>
+            {log.busy ? "Saving …" : "Save, go to Match"}
+          </button>
+        </footer>
+      </section>
+      <SurveyPane
+        tab={tab}
+        show={show}
+        open={openQuestions(values, made)}
+        ways={ways.ways.length}
+        bodies={{
+          damage: (
+            <div className="grid gap-6 min-[1180px]:grid-cols-[minmax(0,1fr)_272px]">
+              <div>
+                <Suspense fallback={drawn}>
+                  {live ? <DrawnDamage values={values} on={on} finish={finish} part={part} places={taken?.places} /> : drawn}
+                </Suspense>
+              </div>
+              <div>{tells}</div>
+            </div>
+          ),
+          map: (
+            <>
+              <ConditionMap
+                kind={props.kind}
+                damages={damages}
+                treatment={treatment}
+                own={damage}
+                spots={props.spots}
+                {...(mapPhotograph ? { photograph: mapPhotograph } : {})}
+              />
+              <Photographs treatment={treatment} photographs={photographs} moment="before" />
+            </>
+          ),
+          use: (
+            <div className="survey-answers">
+              <Use {...part_} />
+              <Inspection {...part_} on={on} finish={finish} />
+              <div>
+                {tells}
+                <div className="mt-4">
+                  <TextField label="What you saw" field={form.register("found")} hint="in your words, for the next restorer" long />
+                </div>
+              </div>
+            </div>
+          ),
+          ways: <Ways {...part_} ways={ways} />,
+        }}
+      />
     </form>
+  );
+}
+
+/** Questions of use and inspection that nobody answered yet. */
+function openQuestions(values: SurveyForm, { on, finish }: Props["made"]): number {
+  const checks = values.kind === "" ? [] : checksFor(on, finish.film, values.kind);
+  return (
+    QUESTIONS.filter(({ ask }) => values.service[ask] === undefined).length +
+    checks.filter(({ check }) => values.inspected[check] === undefined).length
+  );
+}
+
+/** The other damages of this treatment: a press leads to theirs. */
+function OtherDamages({ damages }: { damages: readonly DamageMark[] }) {
+  return (
+    <ul aria-label="Other damages">
+      {damages.map(({ treatment, damage, title, size, part }) => (
+        <li key={damage} className="mx-5 border-b border-ash-deep">
+          <Link
+            href={`/treatments/${treatment}/survey?damage=${damage}`}
+            className="grid min-h-[44px] grid-cols-[auto_minmax(0,1fr)] items-center gap-3 py-1"
+          >
+            <span className="tok small">{damage.slice(1)}</span>
+            <span className="min-w-0">
+              <span className="one-line block leading-[18px] font-semibold">{title}</span>
+              <span className="sub one-line block leading-[16px]">{[part, size].filter(Boolean).join(", ")}</span>
+            </span>
+          </Link>
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -220,15 +292,5 @@ function Which({ title, setTitle, error, parts, part, setPart }: WhichProps) {
         </label>
       )}
     </div>
-  );
-}
-
-/** The main action of Survey; it stands in the head, always in sight. */
-export function SaveSurvey() {
-  const log = useLog();
-  return (
-    <button type="submit" form={FORM_ID} className="btn go" disabled={log.busy}>
-      {log.busy ? "Saving …" : "Save, go to Match"}
-    </button>
   );
 }

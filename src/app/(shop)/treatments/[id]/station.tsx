@@ -4,12 +4,13 @@ import { present, wall } from "@/core/units";
 import { buildOf } from "@/core/views/build";
 import type { BuildPlace } from "@/core/views/buildRows";
 import { filledDamages } from "@/core/views/filledDamages";
+import type { Instrument } from "@/core/views/instrument";
 import { operationViews, placeViews, withPictures } from "@/core/views/operationView";
 import { roundsThrough, spotsOf } from "@/core/views/rounds";
 import { routeOf, stationAfter, stationsBack } from "@/core/views/route";
-import { Build } from "@/ui/build/Build";
+import { startsNow } from "@/core/views/week/startWords";
+import { Build, Spots } from "@/ui/instruments/instruments";
 import { WorkStation } from "@/ui/operations/WorkStation";
-import { Spots } from "@/ui/spots/Spots";
 import { StationFrame } from "@/ui/stations/StationFrame";
 import { type TreatmentPage, treatmentPage } from "@/work/treatments";
 import { asId, withRecord } from "../../withRecord";
@@ -26,7 +27,6 @@ export async function stationPage(
   params: Promise<{ id: string }>,
   station: Station | "written-up",
   render: (view: StationView) => ReactNode,
-  right?: ReactNode,
 ): Promise<ReactNode> {
   const id = asId((await params).id);
   return withRecord(
@@ -51,7 +51,7 @@ export async function stationPage(
       const stops = routeOf(treatment, worked, item.brief, wall(time_zone), now);
       const next = station === "written-up" ? "close" : stationAfter(station, worked);
       return (
-        <StationFrame head={head} stops={stops} here={station} right={right}>
+        <StationFrame head={head} stops={stops} here={station}>
           {render({ ...page, id, next })}
         </StationFrame>
       );
@@ -62,7 +62,8 @@ export async function stationPage(
 /** What the places of this treatment are built of, to be changed by hand; nothing once it is closed. */
 export function buildPanel({ treatment, worked, products }: StationView, what: readonly BuildPlace["what"][]): ReactNode {
   if (!worked || treatment.closed) return null;
-  return <Build {...buildOf(treatment, worked, products, what)} />;
+  const build = buildOf(treatment, worked, products, what);
+  return build.places.length > 0 ? <Build {...build} /> : null;
 }
 
 /** What was found of the filled faces when they were looked at; nothing once it is closed, or where nothing is filled. */
@@ -73,15 +74,17 @@ export function spotsPanel({ record, treatment, worked, damages, map_photograph,
     worked,
     damages.filter(({ treatment: of }) => of === id),
   );
+  if (filled.length === 0) return null;
   return <Spots kind={record.kind} damages={filled} spots={spotsOf(treatment)} {...present({ photograph: map_photograph })} />;
 }
 
-/** A station of hands: its operations, or what has to come first. */
-export function workStation(
-  view: StationView,
-  station: Station,
-  own: { readonly elsewhere?: Readonly<Record<string, string>>; readonly panels?: ReactNode } = {},
-): ReactNode {
+interface Own {
+  readonly elsewhere?: Readonly<Record<string, string>>;
+  readonly instruments: (worked: NonNullable<StationView["worked"]>) => Readonly<Partial<Record<Instrument, ReactNode>>>;
+}
+
+/** A station of hands: its operations and their instruments, or what has to come first. */
+export function workStation(view: StationView, station: Station, { elsewhere = {}, instruments }: Own): ReactNode {
   const { id, treatment, worked, acts, item, air, next, products, photographs, now } = view;
   if (item.brief.broken) return null;
   if (!worked)
@@ -94,19 +97,17 @@ export function workStation(
     );
   return (
     <WorkStation
-      treatment={id}
       station={station}
       operations={withPictures(operationViews(treatment, worked, acts, products, now), photographs)}
       places={placeViews(treatment, worked)}
       rounds={roundsThrough(station, treatment, worked)}
-      acts={item.brief}
       air={air}
       closed={treatment.closed !== undefined}
       back={stationsBack(station, worked)}
-      next={next}
-      elsewhere={own.elsewhere ?? {}}
-    >
-      {own.panels}
-    </WorkStation>
+      {...(next === station ? {} : { next: { station: next, href: `/treatments/${id}/${next}` } })}
+      elsewhere={elsewhere}
+      starts={treatment.closed ? {} : startsNow(acts, view.calendar, now, wall(view.time_zone))}
+      instruments={instruments(worked)}
+    />
   );
 }

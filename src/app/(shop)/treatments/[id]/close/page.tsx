@@ -1,5 +1,5 @@
 import { closingView } from "@/core/views/closing";
-import { CloseStation } from "@/ui/stations/CloseStation";
+import { CloseReview, OwnerDates, Photographs } from "@/ui/instruments/instruments";
 import { stationPage, workStation } from "../station";
 import { stationMetadata } from "../title";
 
@@ -7,10 +7,17 @@ export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/close">
 
 export default async function ClosePage({ params }: PageProps<"/treatments/[id]/close">) {
   return stationPage(params, "close", (view) => {
-    const { id, treatment, worked, photographs } = view;
+    const { id, treatment, photographs } = view;
     return workStation(view, "close", {
-      elsewhere: { sign: "sign it below" },
-      panels: worked ? <CloseStation treatment={id} photographs={photographs} {...closingView(treatment, worked)} /> : null,
+      elsewhere: { sign: "Sign it at Look back and sign" },
+      instruments: (worked) => {
+        const closing = closingView(treatment, worked);
+        return {
+          review: <CloseReview treatment={id} closing={closing} />,
+          owner: <OwnerDates owner={closing.owner} full_at={closing.full_at} />,
+          photographs: <Photographs treatment={id} photographs={photographs} moment="after" />,
+        };
+      },
     });
   });
 }

@@ -1,8 +1,8 @@
 import { braceQuestions } from "@/core/views/braceQuestions";
 import { cutsOf } from "@/core/views/cut";
-import { BracePanel } from "@/ui/join/BracePanel";
+import { BracePanel, Sections } from "@/ui/instruments/instruments";
 import { JoiningOrder } from "@/ui/join/JoiningOrder";
-import { Sections } from "@/ui/section/Sections";
+import { dryRuns } from "../dryRuns";
 import { stationPage, workStation } from "../station";
 import { stationMetadata } from "../title";
 
@@ -11,24 +11,22 @@ export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/join">)
 export default async function JoinPage({ params }: PageProps<"/treatments/[id]/join">) {
   return stationPage(params, "join", (view) =>
     workStation(view, "join", {
-      panels: (
-        <>
-          {view.worked && (
-            <Sections
-              treatment={view.id}
-              piece={view.record.piece_title}
-              cuts={cutsOf(view.worked, view.acts).filter(({ layers }) => layers.length === 0)}
-            />
-          )}
-          {view.treatment.damages.map(({ id, survey, shards }) =>
-            shards?.body.order && shards.body.order.length > 0 ? (
-              <JoiningOrder key={id} of={survey.body.title} order={shards.body.order} />
-            ) : null,
-          )}
-          {view.worked &&
-            braceQuestions(view.treatment, view.worked).map((each) => <BracePanel key={each.damage} treatment={view.id} {...each} />)}
-        </>
-      ),
+      instruments: (worked) => {
+        const { id, treatment, record, acts } = view;
+        const runs = dryRuns(view, worked);
+        const orders = treatment.damages.flatMap(({ id: damage, survey, shards }) =>
+          shards?.body.order && shards.body.order.length > 0
+            ? [<JoiningOrder key={damage} of={survey.body.title} order={shards.body.order} />]
+            : [],
+        );
+        const braces = braceQuestions(treatment, worked).map((each) => <BracePanel key={each.damage} treatment={id} {...each} />);
+        const cuts = cutsOf(worked, acts).filter(({ layers }) => layers.length === 0);
+        return {
+          ...(runs.length + orders.length > 0 ? { clamps: [...orders, ...runs] } : {}),
+          ...(braces.length > 0 ? { brace: braces } : {}),
+          ...(cuts.length > 0 ? { section: <Sections treatment={id} piece={record.piece_title} cuts={cuts} /> } : {}),
+        };
+      },
     }),
   );
 }

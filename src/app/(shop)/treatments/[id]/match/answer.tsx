@@ -1,7 +1,8 @@
 import { type DeskQuestion, deskOf, sameChoice } from "@/core/views/desk/desk";
 import { deskFacts } from "@/core/views/desk/deskFacts";
+import { chainRows } from "@/core/views/desk/links";
 import type { DeskAnswer, Elsewhere } from "@/ui/match/deskAnswer";
-import { MatchView } from "@/ui/match/MatchView";
+import { matchViews } from "@/ui/match/MatchView";
 import type { TreatmentPage } from "@/work/treatments";
 import { pieceFacts } from "@/work/working";
 
@@ -15,7 +16,7 @@ export function answerTo(page: TreatmentPage, damage: Damage, question: DeskQues
   const { facts } = toldOf(page, damage);
   const desk = facts && deskOf(facts, question);
   if (!desk) return undefined;
-  const { role, found, other, links, missing } = desk;
+  const { role, other, links, missing } = desk;
   const elsewhere = page.treatment.damages.flatMap((each): Elsewhere[] => {
     if (each.id === damage.id || each.settled || missing !== "") return [];
     const there = toldOf(page, each).facts;
@@ -23,5 +24,5 @@ export function answerTo(page: TreatmentPage, damage: Damage, question: DeskQues
     const title = page.damages.find((known) => known.treatment === page.record.id && known.damage === each.id)?.title ?? each.id;
     return same ? [{ damage: each.id, title, links: same }] : [];
   });
-  return { role, roles: found.roles, other, links, missing, elsewhere, view: <MatchView desk={desk} /> };
+  return { role, other, links, missing, elsewhere, rows: chainRows(desk), views: matchViews(desk) };
 }

@@ -4,7 +4,7 @@ import { spotsOf } from "@/core/views/rounds";
 import { placesAsMet } from "@/core/views/ways";
 import { damageInput } from "@/core/views/worked";
 import { DrawnDamage } from "@/ui/survey/DrawnDamage";
-import { SaveSurvey, SurveyStation } from "@/ui/survey/SurveyStation";
+import { SurveyStation } from "@/ui/survey/SurveyStation";
 import { startForm } from "@/ui/survey/surveyForm";
 import { Tells } from "@/ui/survey/Tells";
 import type { TreatmentPage } from "@/work/treatments";
@@ -16,12 +16,8 @@ export const generateMetadata = ({ params }: PageProps<"/treatments/[id]/survey"
 
 export default async function SurveyPage({ params, searchParams }: PageProps<"/treatments/[id]/survey">) {
   const { damage } = await searchParams;
-  return stationPage(
-    params,
-    "survey",
-    (view) =>
-      render(view, typeof damage === "string" && /^d[1-9][0-9]?$/.test(damage) ? damage : (view.treatment.damages[0]?.id ?? FIRST_DAMAGE)),
-    <SaveSurvey />,
+  return stationPage(params, "survey", (view) =>
+    render(view, typeof damage === "string" && /^d[1-9][0-9]?$/.test(damage) ? damage : (view.treatment.damages[0]?.id ?? FIRST_DAMAGE)),
   );
 }
 

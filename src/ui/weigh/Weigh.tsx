@@ -7,7 +7,6 @@ import { simulatedScale } from "@/devices/browser/simulatedScale";
 import { useKept } from "../forms/kept";
 import { parseNumber } from "../forms/parse";
 import { useShop } from "../frame/now";
-import { Panel } from "../frame/Panel";
 import { Sign } from "../signs/Sign";
 import { BigGuide } from "./BigGuide";
 import { type Chosen, ScaleChoice } from "./ScaleChoice";
@@ -28,7 +27,7 @@ interface Props {
 }
 
 /** Part by part onto the scale: what is still to go, and what brings it back when the hand slipped. */
-export function WeighDialog({ name, title, parts, use, close }: Props) {
+export function Weigh({ name, title, parts, use, close }: Props) {
   const { scale_step_g } = useShop();
   const [kept, keep, forget] = useKept<{ readonly poured: readonly (number | null)[]; readonly scale?: string }>(`weigh:${name}`, {
     poured: [],
@@ -56,7 +55,8 @@ export function WeighDialog({ name, title, parts, use, close }: Props) {
     close();
   };
   return (
-    <Panel title={title} close={close}>
+    <section aria-label={title} className="grid gap-2">
+      <h2 className="text-title leading-[24px]">{title}</h2>
       {pour ? (
         <Pouring
           key={`${pour.part} ${pour.rescue} ${poured[pour.part] ?? ""}`}
@@ -84,7 +84,10 @@ export function WeighDialog({ name, title, parts, use, close }: Props) {
         </button>
       )}
       <ScaleChoice chosen={chosen} choose={choose} hands={hands} />
-    </Panel>
+      <button type="button" className="link-btn justify-self-start" onClick={close}>
+        Back to the amounts
+      </button>
+    </section>
   );
 }
 

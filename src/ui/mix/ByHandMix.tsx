@@ -8,7 +8,6 @@ import { useKept } from "../forms/kept";
 import { NumberField } from "../forms/NumberField";
 import { parseNumber } from "../forms/parse";
 import type { Air } from "../frame/climate";
-import { Panel } from "../frame/Panel";
 import { Sideways } from "../frame/Sideways";
 import { Balls } from "./Balls";
 import { HardenerCurve } from "./HardenerCurve";
@@ -24,7 +23,7 @@ interface Props {
 const NOZZLE_MM = "4";
 
 /** A mix by what is at hand where no scale is: balls in true size, beads, spoons, drops; how hardener and thickener act. */
-export function MixDialog({ operation, air, close }: Props) {
+export function ByHandMix({ operation, air, close }: Props) {
   const { start, parts = [], batch } = operation;
   const [nozzle, keepNozzle] = useKept("nozzle-mm", NOZZLE_MM);
   if (!start) return null;
@@ -34,7 +33,8 @@ export function MixDialog({ operation, air, close }: Props) {
   const mix = mixByHand(row, parts, bore ?? Number(NOZZLE_MM));
   const plaster = row.group === "plaster" ? plasterOf(mix) : undefined;
   return (
-    <Panel title={`Mix ${inSentence(row.name)} without a scale`} close={close}>
+    <section aria-label={`Mix ${inSentence(row.name)} without a scale`}>
+      <h2 className="text-title leading-[24px]">Mix {inSentence(row.name)} without a scale</h2>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4 pt-2">
         <p className="text-read leading-[23px]">
           {batch ? `For batch ${batch.n} of ${batch.of}. ` : ""}
@@ -63,11 +63,11 @@ export function MixDialog({ operation, air, close }: Props) {
         </p>
         <div className="btn-row">
           <button type="button" className="btn" onClick={close}>
-            Back to the bench
+            Back to the amounts
           </button>
         </div>
       </div>
-    </Panel>
+    </section>
   );
 }
 

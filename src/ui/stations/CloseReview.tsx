@@ -2,54 +2,49 @@
 import { useState } from "react";
 import { useForm } from "react-hook-form";
 import type { Range } from "@/core/catalogue";
-import type { OwnerLine } from "@/core/close/ownerDates";
 import { figure, formatMinutes } from "@/core/units";
 import type { ClosingView } from "@/core/views/closing";
 import { useDraft } from "../forms/draft";
 import { messagesOf, type Read, resolverOf } from "../forms/read";
 import { fieldOf } from "../forms/send";
 import { TextField } from "../forms/TextField";
-import { useNow, useWall } from "../frame/now";
+import { useWall } from "../frame/now";
 import { Sign } from "../signs/Sign";
 import { useLog } from "../treatment/TreatmentLog";
-import { Photographs, type PhotographView } from "./Photographs";
 import { ReviewTable } from "./ReviewTable";
 
-interface Props extends ClosingView {
+interface Props {
   readonly treatment: string;
-  readonly photographs: readonly PhotographView[];
+  readonly closing: ClosingView;
 }
 
-/** Close: last look, planned against done, the owner's dates, sign. */
-export function CloseStation(props: Props) {
-  const { treatment, photographs, review, closed } = props;
+/** The whole repair looked back at: planned against done, its times, the record to take along, and the signature. */
+export function CloseReview({ treatment, closing }: Props) {
   return (
-    <div className="cols cols-close">
-      <section className="col-rule">
-        <Photographs treatment={treatment} photographs={photographs} moment="after" />
-        <Times {...props} />
-        <Owner {...props} />
-      </section>
-      <section>
-        <ReviewTable review={review} />
-        <div className="mt-4">
-          <h2 className="pb-2">Take the record with you</h2>
-          <div className="grid grid-cols-2 gap-3">
-            <a className="btn" href={`/treatments/${treatment}/record`}>
-              <span>
-                Print view, A4
-                <span className="sub block font-normal">with photographs, for the owner</span>
-              </span>
-            </a>
-            <a className="btn" href={`/api/treatments/${treatment}/dossier`}>
-              <span>
-                Dossier
-                <span className="sub block font-normal">JSON, whole log and photographs</span>
-              </span>
-            </a>
-          </div>
+    <div className="grid gap-4">
+      <Times {...closing} />
+      <ReviewTable review={closing.review} />
+      {closing.closed ? (
+        <Closed {...closing.closed} />
+      ) : (
+        <SignForm treatment={treatment} open={closing.open} operations={closing.operations} />
+      )}
+      <section aria-label="Take the record with you" className="rule pt-3">
+        <h2 className="pb-2">Take the record with you</h2>
+        <div className="grid grid-cols-2 gap-3">
+          <a className="btn" href={`/treatments/${treatment}/record`}>
+            <span>
+              Print view, A4
+              <span className="sub block font-normal">with photographs, for the owner</span>
+            </span>
+          </a>
+          <a className="btn" href={`/api/treatments/${treatment}/dossier`}>
+            <span>
+              Dossier
+              <span className="sub block font-normal">JSON, whole log and photographs</span>
+            </span>
+          </a>
         </div>
-        {closed ? <Closed {...closed} /> : <SignForm treatment={treatment} open={props.open} operations={props.operations} />}
       </section>
     </div>
   );
@@ -61,52 +56,30 @@ function againstPlan(hands: number, [low, high]: Range): string {
   return hands > high ? `${formatMinutes(hands - high)} over ${plan}` : `within ${plan}`;
 }
 
-function Times({ hands, planned_min, elapsed_min, planned_elapsed_min, cost_eur }: Props) {
+function Times({ hands, planned_min, elapsed_min, planned_elapsed_min, cost_eur }: ClosingView) {
   const whole = hands.given === hands.of;
   return (
-    <div className="rule mt-4 flex flex-wrap gap-x-10 gap-y-2 pt-3">
+    <div className="grid grid-cols-[repeat(auto-fit,minmax(200px,1fr))] gap-x-6 gap-y-2">
       <div>
-        <p className="big-figure">{formatMinutes(hands.min)}</p>
+        <p className="text-big leading-[38px] font-extrabold tracking-[-0.03em] [font-stretch:108%]">{formatMinutes(hands.min)}</p>
         <p className="dim">
           your hands,{" "}
           {whole ? againstPlan(hands.min, planned_min) : `given for ${hands.given} of ${hands.of} acts; the others nobody timed`}
         </p>
       </div>
       <div>
-        <p className="big-figure">{formatMinutes(elapsed_min)}</p>
+        <p className="text-big leading-[38px] font-extrabold tracking-[-0.03em] [font-stretch:108%]">{formatMinutes(elapsed_min)}</p>
         <p className="dim">
           on the clock, nights and weekends counted; planned {formatMinutes(planned_elapsed_min[0])} to{" "}
           {formatMinutes(planned_elapsed_min[1])}
         </p>
       </div>
       <div>
-        <p className="big-figure">
+        <p className="text-big leading-[38px] font-extrabold tracking-[-0.03em] [font-stretch:108%]">
           {figure(cost_eur[0], 2)} to {figure(cost_eur[1], 2)} €
         </p>
         <p className="dim">of material, from catalogue or own prices</p>
       </div>
-    </div>
-  );
-}
-
-function Owner({ owner, full_at }: Props) {
-  const now = useNow();
-  const wall = useWall();
-  const when = (line: OwnerLine) =>
-    line.when === "today" ? "Today" : full_at === undefined ? "Full cure" : full_at <= now ? "Now" : wall.day(full_at);
-  return (
-    <div className="mt-4">
-      <h2 className="pb-1">What the owner may do, and from when</h2>
-      <table className="lst">
-        <tbody>
-          {owner.map((line) => (
-            <tr key={line.act}>
-              <td style={{ width: 108 }}>{line.when === "never" ? <Sign name="never">Never</Sign> : <b>{when(line)}</b>}</td>
-              <td>{line.act}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
     </div>
   );
 }
@@ -118,7 +91,7 @@ function readSigned({ notes, signed_by }: typeof UNSIGNED): Read<typeof UNSIGNED
   return { ok: true, value: { notes: notes.trim(), signed_by: signed_by.trim() } };
 }
 
-function SignForm({ treatment, open, operations }: Pick<Props, "treatment" | "open" | "operations">) {
+function SignForm({ treatment, open, operations }: Pick<Props, "treatment"> & Pick<ClosingView, "open" | "operations">) {
   const log = useLog();
   const form = useForm({ defaultValues: UNSIGNED, resolver: resolverOf(readSigned) });
   const draft = useDraft(`close:${treatment}`, form);
@@ -127,7 +100,7 @@ function SignForm({ treatment, open, operations }: Pick<Props, "treatment" | "op
     if (await log.write({ kind: "closed", ...signed, operations: [...operations] })) draft.clear();
   });
   return (
-    <form method="post" className="rule mt-4 grid gap-3 pt-3" onSubmit={submit}>
+    <form method="post" className="rule grid gap-3 pt-3" onSubmit={submit}>
       <TextField
         label="Final notes"
         field={form.register("notes")}
@@ -156,12 +129,12 @@ function SignForm({ treatment, open, operations }: Pick<Props, "treatment" | "op
   );
 }
 
-function Closed({ at, notes, signed_by }: NonNullable<Props["closed"]>) {
+function Closed({ at, notes, signed_by }: NonNullable<ClosingView["closed"]>) {
   const wall = useWall();
   const log = useLog();
   const [reason, setReason] = useState("");
   return (
-    <div className="rule mt-4 grid gap-3 pt-3">
+    <div className="rule grid gap-3 pt-3">
       <Sign name="done" size={18} className="text-title leading-[26px]" wrap>
         Signed and closed {wall.stamp(Date.parse(at))}, {signed_by}
       </Sign>

@@ -8,7 +8,6 @@ import { FieldError } from "../forms/FieldError";
 import { parseNumber } from "../forms/parse";
 import { Segmented } from "../forms/Segmented";
 import type { Air } from "../frame/climate";
-import { Panel } from "../frame/Panel";
 import type { Take } from "../outbox/queue";
 import { useLog } from "../treatment/TreatmentLog";
 
@@ -36,7 +35,7 @@ interface Answer {
 const keyOf = ({ treatment, op }: Pick<Taker, "treatment" | "op">) => `${treatment} ${op}`;
 
 /** One mix for this and others that could take of it now: in this treatment, and in those of other pieces. */
-export function BatchDialog({ operation, air, close }: Props) {
+export function ForSeveral({ operation, air, close }: Props) {
   const log = useLog();
   const [takers, setTakers] = useState<readonly Taker[]>();
   const [trouble, setTrouble] = useState("");
@@ -57,7 +56,8 @@ export function BatchDialog({ operation, air, close }: Props) {
     return () => gone.abort();
   }, [name]);
   return (
-    <Panel title={name ? `One mix of ${inSentence(classRow(name).name)}` : "One mix"} close={close}>
+    <section aria-label="One mix for several">
+      <h2 className="text-title leading-[24px]">One mix{name ? ` of ${inSentence(classRow(name).name)}` : ""}</h2>
       {trouble !== "" && (
         <p className="wrong-note" role="alert">
           {trouble}
@@ -78,7 +78,7 @@ export function BatchDialog({ operation, air, close }: Props) {
           own={keyOf({ treatment: log.treatment, op: operation.id })}
         />
       )}
-    </Panel>
+    </section>
   );
 }
 
