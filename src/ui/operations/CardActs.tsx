@@ -68,12 +68,16 @@ export function CardActs({ operation, air, card, elsewhere }: Props) {
         {card.word}
         {state === "too-early" && `: ${card.line}`}
       </p>
-      <details>
-        <summary className="link-btn inline-flex cursor-pointer items-center">Do it, with a reason</summary>
-        {operation.consequence && <p>{operation.consequence}</p>}
-        <DoIt operation={operation} air={air} against={againstOf(operation, now)} links={null} />
-      </details>
-      {skip}
+      <div className="flex flex-wrap gap-x-6 [&>details[open]]:w-full">
+        <details>
+          <summary data-stop className="link-btn inline-flex cursor-pointer items-center">
+            Do it, with a reason
+          </summary>
+          {operation.consequence && <p>{operation.consequence}</p>}
+          <DoIt operation={operation} air={air} against={againstOf(operation, now)} links={null} />
+        </details>
+        {skip}
+      </div>
     </div>
   );
 }

@@ -85,13 +85,15 @@ export function WhatToDo(props: Props) {
   );
 }
 
-const focusIn = (selector: string) => document.querySelector<HTMLElement>(selector)?.focus();
+/** What is folded away is no stop. */
+const inSight = (stop: HTMLElement) => stop.getClientRects().length > 0;
+const focusIn = (selector: string) => [...document.querySelectorAll<HTMLElement>(selector)].find(inSight)?.focus();
 
 /** ↑ ↓ go through the rows; the card's stop is its main action. */
 function walk(event: KeyboardEvent<HTMLOListElement>): void {
   if (event.key !== "ArrowUp" && event.key !== "ArrowDown") return;
   if (event.target instanceof HTMLElement && /^(INPUT|SELECT|TEXTAREA)$/.test(event.target.tagName)) return;
-  const stops = [...event.currentTarget.querySelectorAll<HTMLElement>("[data-stop]")];
+  const stops = [...event.currentTarget.querySelectorAll<HTMLElement>("[data-stop]")].filter(inSight);
   const at = stops.indexOf(document.activeElement as HTMLElement);
   const next = stops[at < 0 ? 0 : at + (event.key === "ArrowDown" ? 1 : -1)];
   if (!next) return;

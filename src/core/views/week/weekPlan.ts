@@ -77,8 +77,8 @@ type Hours = Pick<Shop, "days" | "from" | "to" | "time_zone" | "clamps" | "close
  */
 export function weekQuestion(open: readonly Planned[], shop: Hours, hands: number, now: number): WeekQuestion {
   const { taken, left_out } = fitting(open);
-  const tasks = taken.flatMap((each) => tasksOf(each, now));
   const opens = now + new Shifts(calendarOf(shop), now).fits(0, 1) * MINUTE;
+  const tasks = taken.flatMap((each) => tasksOf(each, opens));
   if (tasks.length === 0) return { now, opens, taken, left_out };
   const input: ScheduleInput = {
     calendar: calendarOf(shop),
@@ -133,13 +133,19 @@ const dueDays = ({ promised }: Pick<Planned, "promised">) => (promised === null 
 
 const nameOf = (treatment: string, block: string) => `${treatment} ${block}`;
 
-function tasksOf({ treatment, blocks, promised }: Planned, now: number) {
-  return blocks.map(({ id, hands_min, uses, from }) => ({
+/** What shuts soonest is done before all that is only promised. */
+const WINDOW_FIRST = 1e5;
+
+function tasksOf({ treatment, blocks, promised }: Planned, opens: number) {
+  return blocks.map(({ id, hands_min, uses, from, until }) => ({
     id: nameOf(treatment, id),
     object: treatment,
     hands_min,
-    // what can be done at once and is promised soonest stands first
-    priority: -(dueDays({ promised }) + Math.max(0, (from ?? now) - now) / DAY / 100),
+    // a window that shuts, then what can be done at once and is promised soonest
+    priority:
+      until === undefined
+        ? -(dueDays({ promised }) + Math.max(0, (from ?? opens) - opens) / DAY / 100)
+        : WINDOW_FIRST - Math.max(0, until - opens) / DAY,
     ...(uses.length > 0 ? { uses: [...uses] } : {}),
   }));
 }
