@@ -22,3 +22,17 @@ test("there are nine text sizes at most, and every text has one of them", () => 
     expect([file, named.filter((name) => !SIZES.has(name))]).toEqual([file, []]);
   }
 });
+
+test("no class of our own stands there that nothing uses", () => {
+  const drawn = files
+    .filter(([file]) => file.endsWith(".tsx"))
+    .map(([, text]) => text)
+    .join("\n");
+  const own = files
+    .filter(([file]) => file.endsWith(".css"))
+    .flatMap(([, text]) => [...text.replace(/\/\*[\s\S]*?\*\//g, "").matchAll(/\.([a-z][\w-]*)/g)].map(([, name = ""]) => name));
+  // the word may be put together of a name and a state: sign-go
+  const isUsed = (name: string) =>
+    new RegExp(`(?<![\\w-])${name}(?![\\w-])`).test(drawn) || drawn.includes(`${name.slice(0, name.lastIndexOf("-") + 1)}$`);
+  expect([...new Set(own)].filter((name) => !isUsed(name))).toEqual([]);
+});
