@@ -1,8 +1,8 @@
 "use client";
-import { Tabs } from "radix-ui";
 import { type ReactNode, useState } from "react";
 import { type Instrument, instrumentLabel } from "@/core/views/instrument";
 import { SignShape } from "../signs/Sign";
+import { PaneTabs } from "./PaneTabs";
 
 interface Props {
   /** Changes when another operation is opened, or the open one is done: what belongs to it comes forward then, and a tab that was chosen stays until. */
@@ -16,31 +16,23 @@ interface Props {
   readonly bodies: Readonly<Partial<Record<Instrument, ReactNode>>>;
 }
 
-/** The pane beside what to do: one instrument fills it, the others are a tab away. What is not shown is not fetched. */
+/** The instruments of a station, the one of the open operation in front. */
 export function InstrumentPane({ turn, there, front, up, bodies }: Props) {
   const [picked, pick] = useState<{ readonly turn: string; readonly tab: string }>();
   const shown = there.find((each) => picked?.turn === turn && each === picked?.tab) ?? front ?? there[0];
-  return (
-    <Tabs.Root value={shown ?? ""} onValueChange={(tab) => pick({ turn, tab })} asChild>
-      <section aria-label="Instrument" className="instrument">
-        <Tabs.List aria-label="Instruments" className="instrument-tabs">
-          {there.map((each) => (
-            <Tabs.Trigger key={each} value={each} className="instrument-tab">
-              {each === front && up && (
-                <span className="text-verdigris">
-                  <SignShape name="go" size={10} />
-                </span>
-              )}
-              {instrumentLabel(each)}
-            </Tabs.Trigger>
-          ))}
-        </Tabs.List>
-        {there.map((each) => (
-          <Tabs.Content key={each} value={each} className="instrument-body">
-            {bodies[each]}
-          </Tabs.Content>
-        ))}
-      </section>
-    </Tabs.Root>
-  );
+  const tabs = there.map((name) => ({
+    name,
+    label: (
+      <>
+        {name === front && up && (
+          <span className="text-verdigris">
+            <SignShape name="go" size={10} />
+          </span>
+        )}
+        {instrumentLabel(name)}
+      </>
+    ),
+    body: bodies[name],
+  }));
+  return <PaneTabs tabs={tabs} shown={shown ?? ""} show={(tab) => pick({ turn, tab })} />;
 }

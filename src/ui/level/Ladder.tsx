@@ -68,20 +68,28 @@ export function Ladder({ rungs }: { rungs: readonly LevelRung[] }) {
 
 const um = (value: number): string => (value >= 100 ? `${plain(value / 1000, 2)} mm` : `${plain(value, 1)} µm`);
 const minutesOf = ({ minutes }: LevelRung) => `${plain(minutes[0], 0)} to ${plain(minutes[1], 0)} min`;
-const spreadOf = ({ leaves_range_um }: LevelRung) => `${plain(leaves_range_um[0], 1)} to ${plain(leaves_range_um[1], 1)} µm`;
+
+/** Its grain, what it takes off, and the scratch that it leaves. */
+function Facts({ rung: { micron, takes_um, leaves_um, leaves_range_um } }: { rung: LevelRung }) {
+  return (
+    <>
+      <span>grain {plain(micron, 1)} µm</span>
+      <span>
+        takes <b>{um(takes_um)}</b>
+      </span>
+      <span title={`${plain(leaves_range_um[0], 1)} to ${plain(leaves_range_um[1], 1)} µm`}>
+        leaves <b>{um(leaves_um)}</b>
+      </span>
+    </>
+  );
+}
 
 function RungLine({ rung, deepest }: { rung: LevelRung; deepest: number }) {
   return (
     <>
       <p className="flex flex-wrap items-baseline gap-x-4 [font-stretch:82%]">
         <b className="min-w-[60px] text-title leading-[26px] [font-stretch:92%]">{rung.label}</b>
-        <span>grain {plain(rung.micron, 1)} µm</span>
-        <span>
-          takes <b>{um(rung.takes_um)}</b>
-        </span>
-        <span title={spreadOf(rung)}>
-          leaves <b>{um(rung.leaves_um)}</b>
-        </span>
+        <Facts rung={rung} />
         <span>{minutesOf(rung)}</span>
         {rung.state === "done" && (
           <span>
@@ -106,13 +114,7 @@ function RungUp({ rung, deepest }: { rung: LevelRung; deepest: number }) {
         <Sign name="go">now</Sign>
       </div>
       <p className="flex flex-wrap gap-x-4 [font-stretch:88%]">
-        <span>grain {plain(rung.micron, 1)} µm</span>
-        <span>
-          takes <b>{um(rung.takes_um)}</b>
-        </span>
-        <span title={spreadOf(rung)}>
-          leaves <b>{um(rung.leaves_um)}</b>
-        </span>
+        <Facts rung={rung} />
       </p>
       <Scratches leaves_um={rung.leaves_um} deepest={deepest} />
       <Found rung={rung} />

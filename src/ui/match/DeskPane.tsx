@@ -1,6 +1,6 @@
 "use client";
-import { Tabs } from "radix-ui";
-import type { ReactNode } from "react";
+import { type ReactNode, useState } from "react";
+import { PaneTabs } from "../instruments/PaneTabs";
 import type { DeskTab } from "./deskAnswer";
 import { type DeskActs, DeskContext } from "./deskContext";
 
@@ -21,29 +21,11 @@ interface Props {
 
 /** What stands beside the chain: candidates by what tells them apart, every fact, conditions, what is set by hand; below, what if. */
 export function DeskPane({ bodies, right, acts, whatIf }: Props) {
-  const there = TABS.filter(([each]) => bodies[each] !== null && bodies[each] !== undefined);
+  const [shown, show] = useState<string>("candidates");
+  const tabs = TABS.filter(([name]) => bodies[name] !== null).map(([name, label]) => ({ name, label, body: bodies[name] }));
   return (
-    <Tabs.Root defaultValue="candidates" asChild>
-      <section aria-label="Instrument" className="instrument">
-        <div className="instrument-tabs justify-between">
-          <Tabs.List aria-label="Instruments" className="flex flex-wrap gap-x-[26px]">
-            {there.map(([each, label]) => (
-              <Tabs.Trigger key={each} value={each} className="instrument-tab">
-                {label}
-              </Tabs.Trigger>
-            ))}
-          </Tabs.List>
-          <div className="flex flex-wrap items-center gap-3 py-1">{right}</div>
-        </div>
-        <DeskContext value={acts}>
-          {there.map(([each]) => (
-            <Tabs.Content key={each} value={each} className="instrument-body">
-              {bodies[each]}
-            </Tabs.Content>
-          ))}
-        </DeskContext>
-        <div className="max-h-[50%] shrink-0 overflow-auto border-t border-ash-deep px-5">{whatIf}</div>
-      </section>
-    </Tabs.Root>
+    <DeskContext value={acts}>
+      <PaneTabs tabs={tabs} shown={shown} show={show} right={right} below={whatIf} />
+    </DeskContext>
   );
 }

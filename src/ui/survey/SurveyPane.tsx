@@ -1,6 +1,6 @@
 "use client";
-import { Tabs } from "radix-ui";
 import type { ReactNode } from "react";
+import { PaneTabs } from "../instruments/PaneTabs";
 
 const TABS = [
   ["damage", "Drawing"],
@@ -31,24 +31,19 @@ interface Props {
 
 /** What stands beside the damage that is measured: its drawing, where it is, how it is used and was found, the ways to meet it. */
 export function SurveyPane({ tab, show, open, ways, bodies }: Props) {
-  const count = { damage: 0, map: 0, use: open, ways };
-  return (
-    <Tabs.Root value={tab} onValueChange={(next) => show(next as SurveyTab)} asChild>
-      <section aria-label="Instrument" className="instrument">
-        <Tabs.List aria-label="Instruments" className="instrument-tabs">
-          {TABS.map(([each, label]) => (
-            <Tabs.Trigger key={each} value={each} className="instrument-tab">
-              {label}
-              {count[each] > 0 && <span className="sub">{each === "use" ? `${count[each]} open` : count[each]}</span>}
-            </Tabs.Trigger>
-          ))}
-        </Tabs.List>
-        {TABS.map(([each]) => (
-          <Tabs.Content key={each} value={each} className="instrument-body">
-            {bodies[each]}
-          </Tabs.Content>
-        ))}
-      </section>
-    </Tabs.Root>
-  );
+  const counts: Readonly<Partial<Record<SurveyTab, string>>> = {
+    ...(open > 0 ? { use: `${open} open` } : {}),
+    ...(ways > 0 ? { ways: String(ways) } : {}),
+  };
+  const tabs = TABS.map(([name, label]) => ({
+    name,
+    label: (
+      <>
+        {label}
+        {counts[name] && <span className="sub">{counts[name]}</span>}
+      </>
+    ),
+    body: bodies[name],
+  }));
+  return <PaneTabs tabs={tabs} shown={tab} show={(next) => show(next as SurveyTab)} />;
 }
