@@ -12,7 +12,7 @@ export function writeToBuyCsv(rows: readonly ToBuy[]): string {
       missing_g: missing_g.toFixed(2),
       eur_low: eur[0].toFixed(2),
       eur_high: eur[1].toFixed(2),
-      needed: new Date(needed).toISOString(),
+      needed: needed === undefined ? "" : new Date(needed).toISOString(),
       wanted_by: wanted_by.join("; "),
     })),
     { header: true, record_delimiter: "windows", escape_formulas: true },

@@ -10,8 +10,8 @@ import { airNow } from "./climate";
 import { refreshOpen } from "./heads";
 import { shop } from "./shop";
 
-/** So many open treatments are planned at once. */
-const MOST_TREATMENTS = 60;
+/** So many open treatments are looked at; as many of them as fit are planned. */
+const MOST_TREATMENTS = 500;
 /** A plan may take so long, ms. */
 const PLAN_LIMIT_MS = 8000;
 

@@ -41,7 +41,7 @@ export function ToBuyList({ rows, now, wall }: Props) {
                   {figure(eur[0], 2)} to {figure(eur[1], 2)} €
                 </td>
                 <td>
-                  <b>{wall.when(needed, now)}</b>, for {holds_up}
+                  <b>{needed === undefined ? "later" : wall.when(needed, now)}</b>, for {holds_up}
                 </td>
                 <td>{wanted_by.join(", ")}</td>
               </tr>

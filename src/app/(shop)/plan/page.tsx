@@ -1,6 +1,6 @@
 import { Suspense } from "react";
 import { wall } from "@/core/units";
-import { calendarOf } from "@/core/views/week/weekPlan";
+import { calendarOf, type WeekPlan } from "@/core/views/week/weekPlan";
 import { weekView } from "@/core/views/week/weekView";
 import { Link } from "@/ui/frame/Link";
 import { ToBuyList } from "@/ui/plan/ToBuyList";
@@ -42,16 +42,21 @@ export default async function PlanPage({ searchParams }: PageProps<"/plan">) {
 function Planned({ face }: { face: "week" | "buy" }) {
   return withRecord(week, ({ plan, shop, to_buy, trouble }) => {
     const clock = wall(shop.time_zone);
-    if (trouble !== "") return <p className="py-6 text-read">There is no plan now: {trouble}</p>;
     if (face === "buy") return <ToBuyList rows={to_buy} now={plan.now} wall={clock} />;
+    if (trouble !== "") return <p className="py-6 text-read">There is no plan now: {trouble}</p>;
     const view = weekView(plan, calendarOf(shop), Math.max(1, shop.people.length), clock);
-    return <Week view={view} bound={boundWords(plan.proven, plan.finish, plan.bound, plan.left_out)} />;
+    return <Week view={view} bound={boundWords(plan)} />;
   });
 }
 
+const MOST_NAMED = 6;
+
 /** How good the plan is, and whom it leaves out. */
-function boundWords(proven: boolean, finish: number, bound: number, left_out: readonly string[]): string {
+function boundWords({ proven, finish, bound, left_out }: WeekPlan): string {
   const gap = Math.max(0, (finish - bound) / 3_600_000);
   const good = proven ? "No plan is done sooner." : `All is done at most ${Math.max(1, Math.round(gap))} h later than it ever could be.`;
-  return left_out.length > 0 ? `${good} Too many to plan at once, promised latest: ${left_out.join(", ")}.` : good;
+  if (left_out.length === 0) return good;
+  const named = left_out.slice(0, MOST_NAMED).map(({ piece }) => piece);
+  const more = left_out.length > MOST_NAMED ? ` and ${left_out.length - MOST_NAMED} more` : "";
+  return `${good} Too many to plan at once, promised latest or to nobody: ${named.join(", ")}${more}.`;
 }

@@ -12,8 +12,8 @@ export interface ToBuy {
   readonly here_g: number;
   readonly missing_g: number;
   readonly eur: Range;
-  /** When the first block takes more than is here, ms. */
-  readonly needed: number;
+  /** When the first block takes more than is here, ms; absent = behind all that is planned. */
+  readonly needed?: number;
   /** Whose block that is, and everyone who takes of it. */
   readonly holds_up: string;
   readonly wanted_by: readonly string[];
@@ -28,13 +28,19 @@ interface Taken {
 }
 
 /** What has to be bought, by the day on which it is needed: block by block in the order of the plan, until what is here is used up. */
-export function toBuy({ rows, now }: WeekPlan, products: readonly StockProduct[]): ToBuy[] {
-  const taken = rows
-    .flatMap(({ piece, blocks }) => blocks.flatMap(({ start, takes }) => takes.map((each): Taken => ({ ...each, piece, start }))))
-    .sort((a, b) => a.start - b.start);
+export function toBuy({ rows, left_out, now }: WeekPlan, products: readonly StockProduct[]): ToBuy[] {
+  const planned = rows.flatMap(({ piece, blocks }) =>
+    blocks.flatMap(({ start, takes }) => takes.map((each): Taken => ({ ...each, piece, start }))),
+  );
+  const later = left_out.flatMap(({ piece, blocks }) =>
+    blocks.flatMap(({ takes }) => takes.map((each): Taken => ({ ...each, piece, start: Number.POSITIVE_INFINITY }))),
+  );
+  const taken = [...planned.sort((a, b) => a.start - b.start), ...later];
   const kinds = new Map<string, Taken[]>();
   for (const each of taken) kinds.set(keyOf(each), [...(kinds.get(keyOf(each)) ?? []), each]);
-  return [...kinds.values()].flatMap((all) => missingOf(all, products, now)).sort((a, b) => a.needed - b.needed);
+  return [...kinds.values()]
+    .flatMap((all) => missingOf(all, products, now))
+    .sort((a, b) => (a.needed ?? Number.MAX_VALUE) - (b.needed ?? Number.MAX_VALUE));
 }
 
 const keyOf = ({ class: name, product }: Pick<Taken, "class" | "product">) => `${name} ${product ?? ""}`;
@@ -61,7 +67,7 @@ function missingOf(all: readonly Taken[], products: readonly StockProduct[], now
       here_g,
       missing_g,
       eur: [(missing_g / 1000) * low, (missing_g / 1000) * high],
-      needed: short.start,
+      ...(Number.isFinite(short.start) ? { needed: short.start } : {}),
       holds_up: short.piece,
       wanted_by: [...new Set(all.map(({ piece }) => piece))],
     },

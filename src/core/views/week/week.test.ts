@@ -193,3 +193,26 @@ test("the card says by when a mix has to be begun, where what follows would fall
   // late in the afternoon the trim would fall into the evening
   expect(Object.values(at(330))[0]).toMatch(/^not now: .* Start from Thu 8:00\.$/);
 });
+
+test("more than can be planned at once: what is promised latest is left out, by name, and still bought for", () => {
+  const takes = [{ class: "epoxy-putty" as const, grams: 2 }];
+  const many = Array.from({ length: 12 }, (_, i) => ({
+    id: `b${i}`,
+    ops: [`b${i}`],
+    station: "fill" as const,
+    title: "Mix",
+    hands_min: 5,
+    uses: [],
+    takes,
+  }));
+  const open = Array.from({ length: 32 }, (_, i) =>
+    planned(String(i), { blocks: many, lags: [] }, i === 0 ? null : `2026-10-${String(10 + (i % 20))}`),
+  );
+  const { taken, left_out } = weekQuestion(open, SHOP, 1, NOON);
+  expect([taken.length, left_out.length]).toEqual([31, 1]);
+  expect(left_out[0]?.piece).toBe("piece 0");
+  const nothing = { now: NOON, rows: [], finish: NOON, bound: NOON, proven: true, left_out };
+  const [row] = toBuy(nothing, []);
+  expect(row).toMatchObject({ takes_g: 24, missing_g: 24, holds_up: "piece 0" });
+  expect(row).not.toHaveProperty("needed");
+});

@@ -46,8 +46,8 @@ export interface WeekPlan {
   readonly finish: number;
   readonly bound: number;
   readonly proven: boolean;
-  /** Treatments that are too many to be planned at once, by their pieces. */
-  readonly left_out: readonly string[];
+  /** Treatments that are too many to be planned at once: promised latest, or to nobody. */
+  readonly left_out: readonly Planned[];
 }
 
 const MINUTE = 60_000;
@@ -64,7 +64,7 @@ export interface WeekQuestion {
   /** When hands can be at it at the soonest: now, or when the shop opens. */
   readonly opens: number;
   readonly taken: readonly Planned[];
-  readonly left_out: readonly string[];
+  readonly left_out: readonly Planned[];
   /** Absent = nothing is left to do. */
   readonly input?: ScheduleInput;
 }
@@ -101,7 +101,7 @@ export const calendarOf = ({ days, from, to, time_zone, closed }: Hours): Schedu
 
 /** The plan that the scheduler found, treatment by treatment, what is ready soonest first. */
 export function weekPlan({ now, taken, left_out }: WeekQuestion, found: ScheduleResult | undefined): WeekPlan {
-  if (!found) return { now, rows: [], finish: now, bound: now, proven: true, left_out };
+  if (!found) return { now, rows: [], finish: now, bound: now, proven: true, left_out: [...taken, ...left_out] };
   const at = new Map(found.tasks.map(({ id, start, hands_end }) => [id, { start: Date.parse(start), end: Date.parse(hands_end) }]));
   const missed = new Map(found.missed.map(({ link, by_min }) => [`${link.from} ${link.to}`, by_min]));
   return {
@@ -126,7 +126,7 @@ function fitting(open: readonly Planned[]) {
     if (fits) count += blocks.length;
     return fits;
   });
-  return { taken, left_out: sorted.filter((each) => !taken.includes(each)).map(({ piece }) => piece) };
+  return { taken, left_out: sorted.filter((each) => !taken.includes(each)) };
 }
 
 const dueDays = ({ promised }: Pick<Planned, "promised">) => (promised === null ? FAR_DAYS : Date.parse(promised) / DAY - 20_000);
