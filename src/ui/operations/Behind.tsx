@@ -39,7 +39,7 @@ function BehindRow({ operation, places, several, closed }: RowProps) {
   if (!mark) return null;
   return (
     <li id={id} data-state={state} className="border-b border-ash-deep pt-2">
-      <p className="flex flex-wrap items-baseline gap-x-2">
+      <p className="flex items-start gap-x-2">
         <Tokens of={tokens} several={several} />
         {round > 1 && <span className="round-mark">Round {round}</span>}
         <b className="op-t wrap-anywhere">{text}</b>
