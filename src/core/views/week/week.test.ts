@@ -105,6 +105,7 @@ test("a window that shuts before anyone is there is told as missed, and by how m
   const plan = planOf([open], 1, NOON + 10 * HOUR);
   // eight in the morning, seven hours after one at night
   expect(plan.rows[0]?.waits[0]?.missed_min).toBeCloseTo(420, 0);
+  expect(weekView(plan, CALENDAR, 1, WALL).why[0]).toContain("Its window shuts before anyone is here, at Thu 1:00.");
   expect(weekView(plan, CALENDAR, 1, WALL).clashes[0]).toContain(
     "trim with a blade waits for its clock, until Thu 1:00; hands are there 7 h later",
   );

@@ -116,7 +116,7 @@ function whyOf(plan: WeekPlan, blocks: readonly At[], calendar: Calendar, wall: 
   const [first] = blocks;
   if (!first) return [];
   const { row, block } = first;
-  const until = block.until === undefined ? "" : ` Its window closes at ${wall.when(block.until, plan.now)}.`;
+  const until = windowWords(block, plan.now, wall);
   const promised = row.promised === null ? "" : ` It is promised for ${wall.day(wall.moment(row.promised, 12))}.`;
   const reason = until || promised || " Nothing else is more urgent.";
   const starts = blocks
@@ -126,6 +126,13 @@ function whyOf(plan: WeekPlan, blocks: readonly At[], calendar: Calendar, wall: 
       return words === "" ? [] : [`${of.piece}, ${lower(each.title)}: ${words}`];
     });
   return [`First ${row.piece}: ${lower(block.title)}, ${wall.when(block.start, plan.now)}.${reason}`, ...starts];
+}
+
+function windowWords({ until, start }: PlacedBlock, now: number, wall: Wall): string {
+  if (until === undefined) return "";
+  return until < start
+    ? ` Its window shuts before anyone is here, at ${wall.when(until, now)}.`
+    : ` Its window closes at ${wall.when(until, now)}.`;
 }
 
 const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
