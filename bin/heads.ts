@@ -1,5 +1,5 @@
+import { forgetHeads } from "../src/store/heads";
 import { closeStore, em } from "../src/store/orm";
-import { forgetHeads } from "../src/store/queries";
 import { airNow } from "../src/work/climate";
 import { refreshOpen } from "../src/work/heads";
 import { hashOf, STAMPED } from "./lib/hash.mjs";

@@ -248,7 +248,7 @@ export async function workStation(page: Page, keep?: RegExp): Promise<void> {
   await expect(page.getByRole("heading", { name: /^What to do/ })).toBeVisible();
   for (let i = 0; i < 60; i++) {
     // while an entry is on its way every press of the station rests
-    await expect(page.locator(".todo-list button.go:disabled")).toHaveCount(0);
+    await expect(page.locator(".task-list button.go:disabled")).toHaveCount(0);
     const up = card(page);
     if ((await up.count()) === 0 || keep?.test((await up.locator(".op-t").textContent()) ?? "")) return;
     const id = (await up.getAttribute("id")) ?? "";

@@ -1,7 +1,8 @@
 import { freshShop } from "@/core/shop/shop";
 import { done, mixed, READY } from "@/core/views/story.fixture";
+import { dueTreatments, forgetHeads, settleDue } from "@/store/heads";
 import { em } from "@/store/orm";
-import { dueTreatments, forgetHeads, holdTreatment, settleDue, treatmentRecord } from "@/store/queries";
+import { holdTreatment, treatmentRecord } from "@/store/queries";
 import { mixableNow } from "./batches";
 import { cabinetPage } from "./cabinet";
 import { airNow, setClimate } from "./climate";

@@ -2,21 +2,13 @@ import type { ClassName, Station } from "@/core/catalogue";
 import { STATION_ORDER, type Treatment } from "@/core/record/treatment";
 import { actsOf } from "@/core/views/acts";
 import { type ActBrief, actAt } from "@/core/views/brief";
-import { needsOf } from "@/core/views/needs";
-import { blocksOf, productsOf } from "@/core/views/week/blocks";
+import { needsOf, takesOf } from "@/core/views/needs";
+import { blocksOf } from "@/core/views/week/blocks";
 import type { Worked } from "@/core/views/worked";
+import { type Due, driftedTreatments, dueTreatments, type HeadRow, keepHeads, settleDue } from "@/store/heads";
 import { behind } from "@/store/lists";
 import type { Em } from "@/store/orm";
-import {
-  type Due,
-  driftedTreatments,
-  dueTreatments,
-  type HeadRow,
-  keepHeads,
-  settleDue,
-  type TreatmentRecord,
-  treatmentsById,
-} from "@/store/queries";
+import { type TreatmentRecord, treatmentsById } from "@/store/queries";
 import { type Air, climateSince } from "./climate";
 import { climateOf, type Item } from "./item";
 import { firstClock, type Read, readRecord, workOutRecord } from "./working";
@@ -93,7 +85,7 @@ function headOf(read: Read, now: Date, air: Air): HeadRow {
     mixes: [...new Set(open.flatMap(({ class: name }) => (name === undefined ? [] : [name as ClassName])))],
     needs: worked ? needsOf({ id: record.id, piece: record.piece_title }, worked) : [],
     item: itemOf(read),
-    blocks: worked && !read.treatment.closed ? blocksOf(actsOf(worked, now.getTime()), productsOf(worked)) : { blocks: [], lags: [] },
+    blocks: worked && !read.treatment.closed ? blocksOf(actsOf(worked, now.getTime()), takesOf(worked)) : { blocks: [], lags: [] },
   };
 }
 

@@ -1,7 +1,8 @@
 import { cache } from "react";
+import { openItemRows } from "@/store/heads";
 import { listCounts } from "@/store/lists";
 import { em as openEm } from "@/store/orm";
-import { isEmpty, openItemRows, ping } from "@/store/queries";
+import { isEmpty, ping } from "@/store/queries";
 import { type Air, airNow } from "./climate";
 import { refreshOpen } from "./heads";
 import type { Item } from "./item";

@@ -96,3 +96,10 @@ test("soft says longer, hard says shorter, and low, factor and high stand in the
     { numRuns: 20 },
   );
 });
+
+test("what is said far out in the tail of a small noise still counts: soft at twenty times is longer than that", () => {
+  const { factor, low } = calibrate({ observations: [seen(20, "soft")], noise_scale: 0.001 });
+  // the prior's tail beyond ln 20, six of its deviations out, against 3/x⁴ of the noise
+  expect(low).toBeGreaterThan(19.9);
+  expect(factor).toBeLessThan(24);
+});

@@ -13,8 +13,10 @@ type Observation = CalibrateInput["observations"][number];
 /** Density and distribution of Student's t with 4 degrees of freedom, in closed form (Shaw 2006, J. Comput. Finance 9, 37). */
 const t4 = (x: number): number => 0.375 * (1 + (x * x) / 4) ** -2.5;
 function t4Below(x: number): number {
-  const h = 1 + (x * x) / 4;
-  return 0.5 + 0.375 * (x / Math.sqrt(h)) * (1 - (x * x) / (12 * h));
+  // (1 + c)²(2 − c)/4 with c = x/√(4 + x²); far below nought 1 + c is small, and is not got by taking away
+  const c = x / Math.sqrt(4 + x * x);
+  const above = c < 0 ? 4 / ((4 + x * x) * (1 - c)) : 1 + c;
+  return (above * above * (2 - c)) / 4;
 }
 
 /**

@@ -1,5 +1,4 @@
 import { dustOf, type Range } from "../catalogue";
-import { humidityFactor } from "../cure/pace";
 import { sheenOf, shrinkLag } from "../cure/shrinkWait";
 import { cue } from "../mix/cue";
 import { doseFigures, doseOf } from "../mix/doses";
@@ -7,6 +6,7 @@ import { mixCautions, wastePct } from "../mix/weigh";
 import { first, row, type Told } from "../operation/row";
 import { type LaidSubject, type LayerSubject, measure, type PlaceFacts, type Voids } from "../operation/subject";
 import { grams, inSentence, plain } from "../units";
+import { DRY_OPS } from "./dryOps.data";
 import { cupFigures, cupWords, laying, mixText, mixWhy, several, slipOf, stirring, VERBS, whyPlaced } from "./fillWords";
 import { textureRow } from "./shaping.data";
 
@@ -337,44 +337,7 @@ export const FILL_OPS = {
     hands: [3, 6],
     words: { title: "Check for low spots", text: "Look for pinholes and low spots: fingertip with eyes shut, raking light", why: "A pinhole is stopped with a finer filler now; under colour it shows for ever.", done_when: "nothing is low, or the round goes back to Fill" },
   }),
-  // bare lime needs no month before work goes on, but its first days decide; EN 459-1 and trade practice
-  "damp-cure": row({
-    each: "laid",
-    stem: "damp-cure",
-    together: "part",
-    kind: "damp",
-    when: (s) => isLime(s) && !isCovered(s),
-    needs: [{ after: "place", n: "same", because: "laid" }, first("blade", "it is trimmed")],
-    hands: [5, 20],
-    words: { title: "Mist the lime", text: "Mist the lime morning and evening for three days, sun and wind kept off, no frost for a month", why: "Lime that dries before it hardens stays powder.", done_when: "three days are over and a fingernail leaves no mark" },
-    cautions: ["wet-plaster-skin"],
-  }),
-  "dry-lime": row({
-    each: "laid",
-    stem: "dry",
-    together: "part",
-    kind: "wait",
-    when: (s) => isLime(s) && isCovered(s),
-    needs: [
-      { after: "place", n: "same", because: "laid" },
-      { after: "mix", n: "same", stage: ["full"], thickness: ({ link }) => link.material.cure.at_mm, because: "it hardens from the air" },
-    ],
-    hands: [5, 20],
-    words: { title: "Leave lime a month", text: "Leave the lime a month, damp and shaded the first days, before anything is laid over it", why: "Young lime burns colour and must breathe; it hardens from the air.", done_when: "a month is over and the face is evenly pale" },
-    cautions: ["wet-plaster-skin"],
-    meets: ["film-on-lime"],
-  }),
-  dry: row({
-    each: "laid",
-    stem: "dry",
-    together: "part",
-    kind: "dry",
-    when: (s) => !isLime(s) && s.link.material.group === "plaster" && s.link.material.carrier === "water",
-    needs: [{ after: "place", n: "same", because: "laid" }, first("demould", "air gets at it"), first("blade", "it is trimmed"), { after: "mix", n: "same", settles: driesIn, because: "dries by the square of its thickness" }],
-    hands: [2, 5],
-    words: { title: "Let it dry", text: "Let it dry until it is no longer cold to the cheek", why: "Its water leaves by the square of the thickness and by the dryness of the room: test it, no clock tells.", done_when: "cheek, or under 1 % on the meter" },
-    meets: ["film-on-wet-plaster", "film-on-lime"],
-  }),
+  ...DRY_OPS,
   "measure-after": row({
     each: "laid",
     stem: "measure-after",
@@ -387,17 +350,3 @@ export const FILL_OPS = {
     words: ({ facts: { target_mm } }) => ({ title: "Measure the thickness again", text: `Measure the thickness after: ${plain(target_mm, 2)} mm is wanted; short of it, another thin build`, why: "What counts is what is there.", done_when: "the figure is on record" }),
   }),
 };
-
-/** What has to breathe through lime, or is burnt by it. */
-const OVER_LIME: readonly string[] = ["levelling", "colour", "topcoat"];
-const isLime = ({ link }: LaidSubject) => link.class === "lime-mortar";
-const isCovered = ({ links }: LaidSubject) => links.some(({ role }) => OVER_LIME.includes(role));
-
-/** Plaster gives its water off through its thickness: about a day for a centimetre squared, twice that where one face is shut; trade practice, EN 13279-1. */
-const DRY_DAYS_PER_CM2 = [0.6, 2.4] as const;
-function driesIn({ link, here, air }: LaidSubject): Range {
-  const cm = Math.max(0.5, Math.max(...here.map(({ depth_mm = 0 }) => depth_mm)) / 10);
-  const water = { ...link.material, cure: { ...link.material.cure, by: "drying" as const } };
-  const factor = humidityFactor(water, air.rh_pct) * 1440 * cm ** 2;
-  return [DRY_DAYS_PER_CM2[0] * factor, DRY_DAYS_PER_CM2[1] * factor];
-}

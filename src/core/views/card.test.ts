@@ -79,8 +79,8 @@ test("every kind of operation brings an instrument of its own station, and every
 });
 
 test("where what belongs to it is not there the first tab that is there stands in front", () => {
-  expect(frontOf("fill", "mix", ["section", "amounts"])).toBe("amounts");
-  expect(frontOf("fill", "mix", ["section", "found"])).toBe("section");
+  expect(frontOf("fill", "amounts", ["section", "amounts"])).toBe("amounts");
+  expect(frontOf("fill", "amounts", ["section", "found"])).toBe("section");
   expect(frontOf("level", undefined, ["found", "film"])).toBe("film");
-  expect(frontOf("survey", "look", [])).toBeUndefined();
+  expect(frontOf("survey", undefined, [])).toBeUndefined();
 });

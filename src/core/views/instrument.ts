@@ -69,10 +69,9 @@ export const instrumentFor = (station: Station, kind: OperationKind): Instrument
   ROWS[station]?.brings[kind] ?? ROWS[station]?.tabs[0];
 
 /**
- * Which of those that are there stands in front: what the operation brings, else the first in the order of the station.
- * @example frontOf("fill", "mix", ["section", "amounts"]) // "amounts"
+ * Which of those that are there stands in front: what the open operation brings, else the first in the order of the station.
+ * @example frontOf("fill", "amounts", ["section", "amounts"]) // "amounts"
  */
-export function frontOf(station: Station, kind: OperationKind | undefined, there: readonly Instrument[]): Instrument | undefined {
-  const brought = kind && instrumentFor(station, kind);
+export function frontOf(station: Station, brought: Instrument | undefined, there: readonly Instrument[]): Instrument | undefined {
   return brought && there.includes(brought) ? brought : instrumentsAt(station).find((each) => there.includes(each));
 }

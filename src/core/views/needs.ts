@@ -1,4 +1,5 @@
 import type { ClassName, Role } from "../catalogue";
+import type { Operation } from "../plan/plan.schema";
 import type { Worked } from "./worked";
 
 /** What an open treatment will still take of a material. */
@@ -11,19 +12,25 @@ export interface Need {
   readonly grams: number;
 }
 
-/** Grams that the operations still to come take; what is done takes nothing more. */
-export function needsOf(of: { readonly id: string; readonly piece: string }, { repair, marks, batches }: Worked): Need[] {
+/** What one operation still takes out of jars. */
+export type Take = Omit<Need, "treatment" | "piece">;
+
+/** What each operation that is still to come takes, cups that are mixed already taken off; nothing where it takes nothing. */
+export function takesOf({ repair, marks, batches }: Worked): (op: Operation) => readonly Take[] {
   const products = new Map(repair.links.map(({ id, product }) => [id, product?.id]));
-  const all = repair.operations.flatMap(({ id, role, class: name, mass_g, mixed, link }) => {
+  return ({ id, role, class: name, mass_g, mixed, link }) => {
     // what was weighed at its mix is not weighed again where it is laid
     if (mass_g === undefined || role === undefined || name === undefined || mixed || marks.has(id)) return [];
     const product = link === undefined ? undefined : products.get(link);
     const mixed_g = batches.get(id)?.reduce((sum, cup) => sum + cup.mass_g, 0) ?? 0;
-    return [
-      { treatment: of.id, piece: of.piece, role, class: name, grams: Math.max(0, mass_g - mixed_g), ...(product ? { product } : {}) },
-    ];
-  });
-  return summed(all);
+    return [{ role, class: name, grams: Math.max(0, mass_g - mixed_g), ...(product ? { product } : {}) }];
+  };
+}
+
+/** Grams that the operations still to come take; what is done takes nothing more. */
+export function needsOf({ id: treatment, piece }: { readonly id: string; readonly piece: string }, worked: Worked): Need[] {
+  const takes = takesOf(worked);
+  return summed(worked.repair.operations.flatMap(takes).map((take) => ({ treatment, piece, ...take })));
 }
 
 /** One line for a material in a role, however many operations take of it. */

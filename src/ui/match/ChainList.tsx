@@ -28,7 +28,7 @@ export function ChainList({ rows, shown, open }: Props) {
 function LinkCard({ row: { label, name, line, rank, state } }: { row: ChainRow }) {
   const [sign, word] = SIGNS[state];
   return (
-    <li className="todo-card op-card" data-sign={sign === "never" ? "never" : "go"} aria-current="true">
+    <li className="task-card op-card" data-sign={sign === "never" ? "never" : "go"} aria-current="true">
       <div className="grid gap-[6px] pb-2">
         <p className="flex justify-between gap-3">
           <span className="dim">{label}</span>

@@ -71,12 +71,12 @@ export function MatchStation(props: Props) {
   };
   return (
     <div className="panes">
-      <section aria-label="The chain of materials" className="todo dusty">
+      <section aria-label="The chain of materials" className="tasks dusty">
         <header className="flex min-h-[44px] flex-wrap items-center gap-x-3 border-b-2 border-ink pr-4 pl-5">
           <h2>Chain</h2>
           {damages}
         </header>
-        <div className="todo-list">
+        <div className="task-list">
           <div className="grid gap-2 px-5 py-2">
             <p className="text-read leading-[20px]">
               <b>{way}</b>
@@ -100,7 +100,7 @@ export function MatchStation(props: Props) {
           </div>
           <ChainList rows={rows} shown={role} open={(link) => change({ role: link })} />
         </div>
-        <footer className="todo-foot py-2">
+        <footer className="task-foot py-2">
           <PlanButton
             treatment={treatment}
             damage={damage}

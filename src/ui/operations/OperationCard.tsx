@@ -26,7 +26,7 @@ export function OperationCard({ operation, air, several, start, elsewhere }: Pro
   const { id, round, title, text, why, done_when, hands_min, mind, cautions, portions, tokens, state } = operation;
   const card = cardOf(operation, now, wall);
   return (
-    <li id={id} data-state={state} data-sign={card.sign} data-now={state === "now"} className="todo-card op-card">
+    <li id={id} data-state={state} data-sign={card.sign} data-now={state === "now"} className="task-card op-card">
       <div className="grid gap-[6px]">
         <p className="flex min-h-[20px] flex-wrap items-center gap-x-2">
           <Sign name={card.sign}>{card.word}</Sign>

@@ -37,7 +37,7 @@ export function WhatToDo(props: Props) {
   // what was found low asks for its round until it has one
   const shown = looking || open.length === 0 || behind.some(({ mark }) => mark?.low_mm !== undefined);
   return (
-    <section aria-label={`What to do at ${stationLabel(station)}`} className="todo dusty">
+    <section aria-label={`What to do at ${stationLabel(station)}`} className="tasks dusty">
       <header className="flex min-h-[44px] flex-wrap items-center gap-x-3 border-b-2 border-ink pr-4 pl-5">
         <h2>What to do</h2>
         <Places places={places} several={several} chosen={chosen} choose={choose} />
@@ -52,7 +52,7 @@ export function WhatToDo(props: Props) {
           </button>
         )}
       </header>
-      <div className="todo-list">
+      <div className="task-list">
         <Rounds rounds={rounds} closed={closed} />
         {open.length === 0 && <Nothing none={behind.length === 0} {...props} />}
         {shown && behind.length > 0 && <Behind operations={behind} places={places} several={several} closed={closed} />}
@@ -103,7 +103,7 @@ function walk(event: KeyboardEvent<HTMLOListElement>): void {
 
 function Nothing({ station, closed, next, none }: Pick<Props, "station" | "closed" | "next"> & { none: boolean }) {
   return (
-    <div className="todo-card grid gap-3">
+    <div className="task-card grid gap-3">
       <h3 className="text-head leading-[30px] font-bold [font-stretch:92%]">
         {none ? `Nothing is done at ${stationLabel(station)} in this repair.` : `${stationLabel(station)} is done`}
       </h3>
@@ -122,7 +122,7 @@ function Nothing({ station, closed, next, none }: Pick<Props, "station" | "close
 
 function Foot({ station, back, places, open, behind }: Props) {
   return (
-    <footer className="todo-foot">
+    <footer className="task-foot">
       <BackTo stations={back} here={station} places={places} />
       <LeaveOut operations={open} />
       <OwnStep station={station} operations={[...behind, ...open]} />

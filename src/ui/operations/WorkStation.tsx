@@ -64,7 +64,7 @@ export function WorkStation({ station, operations, places, air, closed, instrume
           <InstrumentPane
             turn={`${picked ?? ""} ${done}`}
             there={there}
-            front={frontOf(station, card?.kind, there)}
+            front={frontOf(station, card?.instrument, there)}
             up={card?.state === "now"}
             bodies={shown}
           />

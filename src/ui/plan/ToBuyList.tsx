@@ -19,7 +19,7 @@ export function ToBuyList({ rows, now, wall }: Props) {
             <tr>
               <th>Material</th>
               <th className="num">Plans take</th>
-              <th className="num">here</th>
+              <th className="num">jars cover</th>
               <th className="num">missing</th>
               <th className="num">about</th>
               <th>Needed</th>
@@ -55,8 +55,8 @@ export function ToBuyList({ rows, now, wall }: Props) {
         </a>
       </div>
       <p className="sub">
-        Grams as they are mixed, waste counted; prices a gram from the catalogue. A jar that has gone off is not here. Buy what is sold: a
-        pack is more.
+        Grams as they are mixed, waste counted; prices a gram from the jar, else the catalogue. A jar that has gone off is not here. Buy
+        what is sold: a pack is more.
       </p>
     </div>
   );

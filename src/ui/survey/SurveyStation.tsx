@@ -141,13 +141,13 @@ export function SurveyStation(props: Props) {
   const others = damages.filter((each) => each.treatment === treatment && each.damage !== damage);
   return (
     <form method="post" onSubmit={save} className="panes" noValidate>
-      <section aria-label="Damages" className="todo dusty">
+      <section aria-label="Damages" className="tasks dusty">
         <header className="flex min-h-[44px] items-center justify-between gap-3 border-b-2 border-ink pr-4 pl-5">
           <h2>Damages</h2>
           <span className="sub">{counted(others.length + 1, "damage")}</span>
         </header>
-        <div className="todo-list">
-          <div className="todo-card op-card" data-sign="go">
+        <div className="task-list">
+          <div className="task-card op-card" data-sign="go">
             <div className="grid content-start gap-2">
               {!first && <Which title={title} setTitle={keepTitle} error={wrongs.title} parts={parts} part={part_id} setPart={keepPart} />}
               <KindField {...part_} />
@@ -160,7 +160,7 @@ export function SurveyStation(props: Props) {
           </div>
           <OtherDamages damages={others} />
         </div>
-        <footer className="todo-foot py-2">
+        <footer className="task-foot py-2">
           <button type="submit" className="btn go min-h-[52px] w-full" disabled={log.busy}>
             {log.busy ? "Saving …" : "Save, go to Match"}
           </button>

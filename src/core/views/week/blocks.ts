@@ -1,8 +1,8 @@
-import { type ClassName, middle, type Station } from "../../catalogue";
+import { middle, type Station } from "../../catalogue";
 import type { Operation } from "../../plan/plan.schema";
 import { present } from "../../units";
 import type { Act } from "../acts";
-import type { Worked } from "../worked";
+import type { Take } from "../needs";
 
 /** Operations of one treatment that follow without a wait: one stretch of hands. Minutes, plain data. */
 export interface Block {
@@ -13,7 +13,7 @@ export interface Block {
   readonly title: string;
   readonly hands_min: number;
   /** What it takes out of jars, g. */
-  readonly takes: ReadonlyArray<{ readonly class: ClassName; readonly product?: string; readonly grams: number }>;
+  readonly takes: readonly Take[];
   /** Clamps and the one place to spray, held from its start. */
   readonly uses: readonly string[];
   /** Not before, and not after: ms since the epoch, of a clock that runs already. */
@@ -36,10 +36,6 @@ export interface Blocks {
   readonly lags: readonly BlockLag[];
 }
 
-/** The own product of every link that has one, by the link's id. */
-export const productsOf = ({ repair }: Pick<Worked, "repair">): ReadonlyMap<string, string> =>
-  new Map(repair.links.flatMap(({ id, product }) => (product ? [[id, product.id]] : [])));
-
 /** Where hands wait so long or longer a new block begins, min. */
 const PAUSE_MIN = 3;
 const MINUTE = 60_000;
@@ -52,10 +48,11 @@ interface Placed {
 }
 
 /**
- * What is still to do at a treatment as blocks of hands with lags and windows between them: 60 treatments are some 400 of them. `products` = the own product of a link, by its id. In the order
- * of the plan; a block ends where what comes next waits for something within it, or where it has to wait for a clock that runs.
+ * What is still to do at a treatment as blocks of hands with lags and windows between them: 60 treatments are some 400 of them. In the
+ * order of the plan; a block ends where what comes next waits for something within it, waits longer for an earlier one than what it began
+ * with, or has to wait for a clock that runs. `takes` = what an operation takes out of jars.
  */
-export function blocksOf(acts: readonly Act[], products: ReadonlyMap<string, string>): Blocks {
+export function blocksOf(acts: readonly Act[], takes: (op: Operation) => readonly Take[]): Blocks {
   const open = acts.filter(({ state }) => state !== "done" && state !== "skipped");
   const runs: Act[][] = [];
   const placed = new Map<string, Placed>();
@@ -72,7 +69,7 @@ export function blocksOf(acts: readonly Act[], products: ReadonlyMap<string, str
     const starts = mine.slice(0, -1).reduce((sum, { op }) => sum + middle(op.hands_min), 0);
     placed.set(act.op.id, { block: runs.length - 1, starts, ends: starts + middle(act.op.hands_min) });
   }
-  const blocks = runs.map((run) => ({ ...blockOf(run, placed), takes: takesOf(run, products) }));
+  const blocks = runs.map((run) => ({ ...blockOf(run, placed), takes: run.flatMap(({ op }) => takes(op)) }));
   return { blocks, lags: lagsOf(open, blocks, placed) };
 }
 
@@ -103,14 +100,6 @@ function waitsOf({ op }: Act, starts: number, runs: readonly Act[][], placed: Re
 
 /** What began by a clock goes on by it: the same clock, or one that is over sooner. */
 const runsFrom = (run: readonly Act[], from: number): boolean => (run[0]?.from ?? 0) >= from;
-
-/** What was weighed at its mix is not weighed again where it is laid. */
-const takesOf = (run: readonly Act[], products: ReadonlyMap<string, string>): Block["takes"] =>
-  run.flatMap(({ op: { class: name, mass_g, mixed, link } }) =>
-    name === undefined || mass_g === undefined || mixed
-      ? []
-      : [{ class: name, grams: mass_g, ...present({ product: link === undefined ? undefined : products.get(link) }) }],
-  );
 
 function blockOf(run: readonly Act[], placed: ReadonlyMap<string, Placed>): Omit<Block, "takes"> {
   const [first] = run as [Act];

@@ -27,7 +27,7 @@ export function startWords({ blocks, lags }: Blocks, id: string, calendar: Calen
 
 /** The same for every operation that can be done now and opens such a window, by its id. */
 export function startsNow(acts: readonly Act[], calendar: Calendar, now: number, wall: Wall): Readonly<Record<string, string>> {
-  const blocks = blocksOf(acts, new Map());
+  const blocks = blocksOf(acts, () => []);
   const ready = acts.filter(({ state, op }) => state === "now" && op.starts !== undefined);
   return Object.fromEntries(
     ready.flatMap(({ op }) => {

@@ -2,9 +2,10 @@ import fc from "fast-check";
 import { schedule } from "../../schedule/schedule";
 import { freshShop } from "../../shop/shop";
 import { wall } from "../../units";
+import { takesOf } from "../needs";
 import { CHOSEN, done, MINUTE, mixed, NOON, placed, READY, see, type Told } from "../story.fixture";
 import { weekAxis } from "./axis";
-import { type Blocks, blocksOf, productsOf } from "./blocks";
+import { type Blocks, blocksOf } from "./blocks";
 import { startBy } from "./startBy";
 import { startsNow } from "./startWords";
 import { toBuy } from "./toBuy";
@@ -18,7 +19,7 @@ const HOUR = 60 * MINUTE;
 
 function jarBlocks(): Blocks {
   const { worked, acts } = see([...CHOSEN]);
-  return blocksOf(acts, productsOf(worked));
+  return blocksOf(acts, takesOf(worked));
 }
 
 const planned = (treatment: string, blocks: Blocks, promised: string | null = null): Planned => ({
@@ -37,7 +38,7 @@ const planOf = (open: readonly Planned[], hands = 1, now = NOON, shop = SHOP) =>
 
 test("every open operation is in one block, in the order of the plan, and hands are those of its operations", () => {
   const { worked, acts } = see([...CHOSEN]);
-  const { blocks } = blocksOf(acts, productsOf(worked));
+  const { blocks } = blocksOf(acts, takesOf(worked));
   expect(blocks.flatMap(({ ops }) => ops)).toEqual(acts.filter(({ state }) => state !== "done").map(({ op }) => op.id));
   expect(blocks.length).toBeGreaterThan(3);
   expect(blocks.length).toBeLessThan(acts.length);
@@ -120,7 +121,7 @@ test("six working days stand side by side, nights folded: later is never further
 });
 
 test("what is taken over what is here is to buy, by the block that first takes more", () => {
-  const takes = (grams: number) => [{ class: "epoxy-putty" as const, grams }];
+  const takes = (grams: number) => [{ role: "filler" as const, class: "epoxy-putty" as const, grams }];
   const block = (id: string, grams: number) => ({
     id,
     ops: [id],
@@ -196,7 +197,7 @@ test("the card says by when a mix has to be begun, where what follows would fall
 });
 
 test("more than can be planned at once: what is promised latest is left out, by name, and still bought for", () => {
-  const takes = [{ class: "epoxy-putty" as const, grams: 2 }];
+  const takes = [{ role: "filler" as const, class: "epoxy-putty" as const, grams: 2 }];
   const many = Array.from({ length: 12 }, (_, i) => ({
     id: `b${i}`,
     ops: [`b${i}`],
@@ -216,4 +217,36 @@ test("more than can be planned at once: what is promised latest is left out, by 
   const [row] = toBuy(nothing, []);
   expect(row).toMatchObject({ takes_g: 24, missing_g: 24, holds_up: "piece 0" });
   expect(row).not.toHaveProperty("needed");
+});
+
+test("one jar is not counted twice: what takes of its product and what takes of its class draw on the same grams, at the jar's own price", () => {
+  const block = (id: string, product?: string) => ({
+    id,
+    ops: [id],
+    station: "fill" as const,
+    title: id,
+    hands_min: 10,
+    uses: [],
+    takes: [{ role: "filler" as const, class: "epoxy-putty" as const, grams: 5, ...(product ? { product } : {}) }],
+  });
+  const plan = planOf([
+    planned("own", { blocks: [block("own", "p")], lags: [] }, "2026-10-08"),
+    planned("any", { blocks: [block("any")], lags: [] }),
+  ]);
+  const stock = [
+    {
+      id: "p",
+      version: 1,
+      name: "Putty",
+      class: "epoxy-putty" as const,
+      figures: { price_eur_kg: [1000, 1000] as const },
+      lots: [{ id: "l", label: "tub", size_g: 10, left_g: 3, version: 1 }],
+    },
+  ];
+  const rows = toBuy(plan, stock);
+  expect(rows.map(({ product, here_g, missing_g }) => [product, here_g, missing_g])).toEqual([
+    ["p", 3, 2],
+    [undefined, 0, 5],
+  ]);
+  expect(rows[0]?.eur).toEqual([2, 2]);
 });
