@@ -199,7 +199,7 @@ export const ADHESIVES = [
     bonds: { ceramic: "firm", mineral: "firm", wood: "firm", board: "firm", metal: "firm", polymer: "fair", bone: "firm" }, needs_pores: false,
     gap_mm: [0.3, 8], max_layer_mm: 8, shrinkage_pct: [0.3, 1], rigidity: "rigid", hardness: 4, strength: "strong", service_C: [55, 70],
     water: "stands", outdoor: true, takes_stain: false, reversible: { grade: "no", by: "solvent gel swells it over days, else cut out" }, carrier: "none",
-    mix: { parts: [{ name: "resin", ratio: 100, density: 1.16 }, { name: "hardener", ratio: 40, density: 0.98 }, { name: "silica thickener", ratio: 7, density: 2.2 }], ratio_by: "mass", mixed_density: 1.13, cue: "Resin and hardener first, then thickener until a peak stands." },
+    mix: { parts: [{ name: "resin", ratio: 100, density: 1.16 }, { name: "hardener", ratio: 40, density: 0.98 }, { name: "silica thickener", ratio: 7, density: 2.2, bulk: true }], ratio_by: "mass", mixed_density: 1.13, cue: "Resin and hardener first, then thickener until a peak stands." },
     cure: { reference_C: 23, ea_kJ_mol: 58, min_C: 10, at_mm: 2, by: "reaction", stages: [{ stage: "working", minutes: [45, 90] }, { stage: "firm", minutes: [240, 360] }, { stage: "stiff", minutes: [420, 600] }, { stage: "handle", minutes: [480, 960] }, { stage: "hard", minutes: [1080, 1440] }, { stage: "full", minutes: [4320, 10080] }] },
     hazards: ["sensitiser", "dust-mineral"], shelf_months: [12, 36], source: "typical data sheets of amine-cured epoxies with fumed silica (4 to 8 % by mass); Ea: Prime, Thermosets, 1997",
   },

@@ -30,6 +30,7 @@ export const EARLIER_GLUES = [
   { glue: "cyanoacrylate", label: "Cyanoacrylate", tell: "glass clear with a white bloom beside the joint", removed_by: "acetone for hours under film", carrier: "ketone", cold: "pick it off with a blade under a lens", softens_C: [100, 140], source: HORIE },
   { glue: "epoxy", label: "Epoxy", tell: "amber and hard, water and alcohol leave it alone", removed_by: "hot air at 80 to 100 °C, else solvent gel for days", carrier: "heat", cold: "pick it off in flakes with a blade under a lens", softens_C: [80, 100], source: BUYS },
   { glue: "polyester", label: "Polyester", tell: "grey or white, dull, smells of styrene when scraped", removed_by: "solvent gel, then saw and scraper", carrier: "ketone", cold: "saw and scrape it dry", source: BUYS },
+  { glue: "polyurethane", label: "Foaming polyurethane", tell: "yellow-brown froth, springs back under the nail, no solvent touches it", removed_by: "warm air until it gives, pick it off, scrape the pores clean", carrier: "heat", cold: "crush the froth with a pick, scrape and brush it out dry", softens_C: [80, 120], source: HORIE },
   { glue: "hot-melt", label: "Hot-melt glue", tell: "thick and waxy, threads pull off", removed_by: "warm air, peel, white spirit for the rest", carrier: "heat", cold: "chill it with ice spray, pick it off in one piece, white spirit for the rest, alcohol kept off", softens_C: [65, 90], source: HORIE },
 ] as const satisfies readonly EarlierGlueRow[];
 

@@ -32,7 +32,8 @@ interface Cure {
 }
 
 interface Mix {
-  readonly parts: ReadonlyArray<{ readonly name: string; readonly ratio: number; readonly density: number }>;
+  /** `bulk`: what only stiffens, and is added until it stands as it should. */
+  readonly parts: ReadonlyArray<{ readonly name: string; readonly ratio: number; readonly density: number; readonly bulk?: true }>;
   readonly ratio_by: "mass" | "volume";
   /** g/cm³ of the set or mixed material where volumes do not simply add. */
   readonly mixed_density?: number;

@@ -59,7 +59,7 @@ export const COAT_ROUTES: Readonly<Record<Finish, readonly CoatGroup[]>> = {
 
 /** Bare veneer that was let in takes stain first, then tone in the film. */
 export const VENEER_ROUTE: readonly CoatGroup[] = [
-  group("stain", "tint", "colour", 1, "Stain the bare veneer", "Above about 27 °C it grabs and streaks: small areas, wipe at once, spirit at hand.", "spirit-stain"),
+  group("stain", "tint", "colour", 1, "Stain the bare wood", "Above about 27 °C it grabs and streaks: small areas, wipe at once, spirit at hand.", "spirit-stain"),
   SEAL,
   group("tone", "tint", "colour", 2, "A toner coat, misted", "It brings the new wood to the old, coat by coat."),
   CLEAR(2),

@@ -1,11 +1,14 @@
-import { type Finish, type Grade, gradeLabel, type Range } from "../catalogue";
+import { type Finish, type Grade, gradeLabel, isStripped, type Range } from "../catalogue";
 import { first, row, type Told } from "../operation/row";
 import type { Coat, Surfaced } from "../operation/subject";
+import { WET_BESIDE } from "../operation/wetWork";
 import { grams, inSentence, plain } from "../units";
 import { POLISHED, STAIN_GRABS_C } from "./coats.data";
 import { LEAF_WASTE, leavesFor, PER_LEAF_MIN } from "./leaf";
 
 const LEVELLED = [
+  ...WET_BESIDE,
+  first("sand-face", "the face is bare and even"),
   first("rub-prime", "primer is rubbed down"),
   { after: "grit", n: "last", because: "every grit is walked" },
   { after: "compound", n: "last", because: "every grit is walked" },
@@ -35,7 +38,7 @@ const labelOf = (grade: Grade | undefined) => (grade ? gradeLabel(grade) : "");
 const nameOf = ({ material }: Pick<Told, "material">) => inSentence(material?.name ?? "");
 const waitsFull = ({ link, material, before }: Coat) => before !== undefined && before.class !== material.class && link.reasons.some(({ rule }) => WAITS_FULL.includes(rule));
 const isPolished = ({ f }: Coat) => POLISHED.includes(f.finish.finish as Finish);
-const opensPores = ({ f: { finish, on, way } }: Surfaced) => finish.film && finish.gloss && finish.finish !== "gilding" && on.family === "wood" && (way === "brace" || way === "reveneer" || way === "bond");
+const opensPores = ({ f: { finish, was, on, way } }: Surfaced) => finish.film && finish.gloss && finish.finish !== "gilding" && ((on.family === "wood" && (way === "brace" || way === "reveneer" || way === "bond")) || isStripped(was, finish));
 /** The leaf of a coat of size, and how many of them. */
 const leavesOf = ({ material, here }: Coat) => {
   const { leaf } = material;
@@ -88,8 +91,8 @@ export const COLOUR_OPS = {
     each: "surface",
     together: "part",
     kind: "key",
-    when: ({ f }) => f.was.finish !== "none" && f.was.finish !== f.finish.finish,
-    needs: LEVELLED,
+    when: ({ f }) => f.was.finish !== "none" && f.was.finish !== f.finish.finish && !isStripped(f.was, f.finish),
+    needs: [...WET_BESIDE, { after: "grit", n: "last", because: "every grit is walked" }, first("check-fill", "nothing is low"), { after: "unclamp", n: 1, because: "the joint holds" }, first("flush", "it is flush"), first("flush-brace", "it is flush"), first("lead-test", "before anything makes dust")],
     facts: ({ f }) => ({ was: f.was.label.toLowerCase(), waxed: f.was.finish === "wax" || f.was.finish === "oil", dust: f.was.finish === "paint" && f.lead ? "old-paint" : "dust-resin" }),
     hands: [15, 60],
     words: ({ facts: { was, waxed } }) => ({

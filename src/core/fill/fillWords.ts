@@ -1,6 +1,6 @@
 import type { MaterialClass, Range } from "../catalogue";
 import { cupFactor } from "../mix/cupHeat";
-import { doseOf, doseWords } from "../mix/doses";
+import { doseOf, doseWords, neededWords } from "../mix/doses";
 import { APPLY, type Apply, pacedMin, type Weighed } from "../mix/weigh";
 import type { LayerSubject } from "../operation/subject";
 import { counted, grams, inSentence, plain, present } from "../units";
@@ -25,20 +25,20 @@ const SLOW_WORKED_IN = 5;
 
 /**
  * Minutes to lay so much at so many places: a quick hand at the pace that cups are counted by, a slow one at a small place several times that.
- * A large place takes as long as it is laid at its pace, up to twice that.
+ * A large place takes as long as it is laid at its pace, up to twice that; of places that are alike the first is the slow one.
  */
 export function laying(cm3: number, apply: Apply, places: number): Range {
   const paced = pacedMin(cm3, apply, places);
   const [low, high] = apply === "poured" ? POUR_MIN : LAY_MIN;
   if (apply !== "pressed") return [Math.max(low, paced), Math.max(high, 2 * paced)];
-  return [paced, Math.max(Math.min(high, SLOW_START_MIN + (SLOW_WORKED_IN * cm3) / APPLY[apply]), 2 * paced)];
+  return [paced, Math.max(Math.min(high, SLOW_START_MIN + (SLOW_WORKED_IN * cm3) / places / APPLY[apply]), 2 * paced)];
 }
 
 export function mixText(material: MaterialClass, all: Weighed, nth: string, scale_step_g: number): string {
-  const dose = doseWords(doseOf(material, all, scale_step_g));
+  const dose = doseOf(material, all, scale_step_g);
   const lots =
     all.batches > 1 ? `, in ${counted(all.batches, "batch", "batches")} of ${grams(all.mass_g / all.batches)} (${all.limited_by})` : "";
-  return `${several(material) ? "Mix" : "Take"} ${grams(all.mass_g)} of ${inSentence(material.name)}${nth}${lots}${dose ? `: ${dose}` : ""}`;
+  return `${several(material) ? "Mix" : "Take"} ${grams(dose?.pot_g ?? all.mass_g)} of ${inSentence(material.name)}${nth}${lots}${dose ? `: ${doseWords(dose)}` : ""}${neededWords(dose, all)}`;
 }
 
 export function mixWhy({ group, mix }: MaterialClass, { need_cm3, volume_cm3 }: Weighed, modelled: boolean): string {

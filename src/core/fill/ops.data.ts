@@ -5,6 +5,7 @@ import { doseFigures, doseOf } from "../mix/doses";
 import { mixCautions, wastePct } from "../mix/weigh";
 import { first, row, type Told } from "../operation/row";
 import { type LaidSubject, type LayerSubject, measure, type PlaceFacts, type Voids } from "../operation/subject";
+import { WET_BESIDE } from "../operation/wetWork";
 import { grams, inSentence, plain } from "../units";
 import { DRY_OPS } from "./dryOps.data";
 import { cupFigures, cupWords, laying, mixText, mixWhy, several, slipOf, stirring, VERBS, whyPlaced } from "./fillWords";
@@ -29,6 +30,7 @@ function standsFree({ f }: { readonly f: { readonly piece: string } }): boolean 
 }
 const BEFORE_FILL = [
   ...BEFORE_DAM,
+  ...WET_BESIDE,
   first("form", "the form stands"),
   first("release", "the form comes off again"),
   first("set-form", "the form stands"),

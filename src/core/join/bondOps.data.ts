@@ -1,7 +1,7 @@
 import type { Range } from "../catalogue";
 import { lagOf } from "../cure/lag";
 import { cue } from "../mix/cue";
-import { doseFigures, doseOf, doseWords } from "../mix/doses";
+import { doseFigures, doseOf, doseWords, neededWords } from "../mix/doses";
 import { mixCautions, squeezeOut } from "../mix/weigh";
 import { first, row, type Told } from "../operation/row";
 import type { Sitting } from "../operation/subject";
@@ -88,10 +88,11 @@ export const BOND_OPS = {
     words: (op) => {
       const { facts, material, takes: all, n = 1, of = 1, here } = op;
       const gap = facts.gap_to_mm === undefined ? "" : `gap ${plain(facts.gap_from_mm ?? 0, 2)} to ${plain(facts.gap_to_mm, 2)} mm, `;
+      const dose = material && all && doseOf(material, all, facts.scale_step_g);
       const face = here.length > 1 ? `${plain(faceOf(here) / 100)} cm² of faces in all` : `${plain(facts.face_cm2)} cm² a face`;
       return {
         title: of > 1 ? `Mix glue, sitting ${n}` : "Mix the glue",
-        text: material && all ? `Mix ${grams(all.mass_g)} of ${nameOf(op)}${sitting(op)}: ${doseWords(doseOf(material, all, facts.scale_step_g))}` : "",
+        text: all ? `Mix ${grams(dose?.pot_g ?? all.mass_g)} of ${nameOf(op)}${sitting(op)}: ${doseWords(dose)}${neededWords(dose, all)}` : "",
         why: `${face}, ${here.length > 1 ? "" : gap}${plain(facts.film_mm, 2)} mm of glue between${facts.braced_cm3 > 0 ? ", what the brace takes" : ""}, ${facts.squeeze_out_pct} % for squeeze-out.`,
         done_when: cue(material),
       };

@@ -168,7 +168,11 @@ export const BRACE_OPS = {
 const isMixed = ({ mix }: MaterialClass): boolean => mix.parts.length > 1;
 
 /** What is mixed is mixed anew for it: the cup of the joint has long set. */
-const freshMix = ({ material, takes, facts }: Told<{ scale_step_g: number; what: string; spline: boolean; count: number }>): string => (material && takes && isMixed(material) ? `, mixed fresh: ${doseWords(doseOf(material, takes, facts.scale_step_g))}` : "");
+function freshMix({ material, takes, facts }: Told<{ scale_step_g: number; what: string; spline: boolean; count: number }>): string {
+  if (!material || !takes || !isMixed(material)) return "";
+  const dose = doseOf(material, takes, facts.scale_step_g);
+  return `, mixed fresh${dose?.pot_g === undefined ? "" : `, ${grams(dose.pot_g)} of it`}: ${doseWords(dose)}`;
+}
 
 /** A smaller hole is drilled at once, mm; trade practice. */
 const PILOT_FROM_MM = 3;

@@ -2,12 +2,14 @@ import { dustOf, type Grade, gradeLabel, grainOf } from "../catalogue";
 import { wastePct } from "../mix/weigh";
 import { first, row, type Told } from "../operation/row";
 import type { Levelled, Rung } from "../operation/subject";
+import { WET_BESIDE } from "../operation/wetWork";
 import { grams, inSentence, plain } from "../units";
 import { dustOver, sandedOf, whereOf } from "./beside";
 import { rungMinutes } from "./rung";
 
 /** What levelling waits for. */
 const BEFORE = [
+  ...WET_BESIDE,
   first("strip-level", "the place is bare"),
   first("check-fill", "nothing is low"),
   first("dry", "it is dry"),
@@ -170,7 +172,7 @@ export const LEVEL_OPS = {
     stem: "prime-1",
     together: "material",
     kind: "prime",
-    needs: [...BEFORE, { after: "grit", n: "last", because: "every grit is walked" }, { after: "compound", n: "last", because: "every grit is walked" }, first("burnish", "every grit is walked"), first("release-off", "no grease under a coat")],
+    needs: [...BEFORE, { after: "grit", n: "last", because: "every grit is walked" }, { after: "compound", n: "last", because: "every grit is walked" }, first("burnish", "every grit is walked"), first("release-off", "no grease under a coat"), first("flat-old", "the old finish is matt")],
     link: ({ link }) => link,
     role: "levelling",
     amount: ({ here, link }) => ({ takes: here.map(({ id, area_mm2 = 0 }) => ({ place: id, cm3: (area_mm2 * link.material.max_layer_mm) / 1000 })), extra_pct: wastePct, apply: "spread" }),

@@ -77,7 +77,7 @@ export function mixByHand(
     return byHand({ name, mass_g, density }, nozzle_mm);
   });
   const sum = (of: readonly ByHand[], what: "mass_g" | "volume_cm3") => of.reduce((all, part) => all + part[what], 0);
-  const thick = parts.find(({ name }) => name.includes("thickener"));
+  const thick = parts.find(({ name }) => mix.parts.find((part) => part.name === name)?.bulk);
   const volume_cm3 = mix.mixed_density === undefined ? sum(parts, "volume_cm3") : sum(parts, "mass_g") / mix.mixed_density;
   const rest = parts.filter((part) => part !== thick);
   return {

@@ -45,8 +45,8 @@ export interface NeedRow<S, N extends string = string> {
   /** Minutes that pass, and after which it is too late, where no material tells them. */
   readonly settles?: (subject: S) => Range | { readonly min: number; readonly range: Range } | undefined;
   readonly closes?: (subject: S) => Range | undefined;
-  /** Of other damages: the joints that this one closes in, or the breaks of its own part. */
-  readonly of?: "inner" | "beside";
+  /** Of other damages: the joints that this one closes in, or the breaks of its own part; `part`: of every damage of its part. */
+  readonly of?: "inner" | "beside" | "part";
   readonly when?: (subject: S) => boolean;
   readonly because: string;
 }

@@ -2,6 +2,7 @@ import type { Role, Stance } from "../catalogue";
 import type { Air } from "../cure/lag";
 import type { Shelf } from "../match/case";
 import type { Tools } from "../operation/subject";
+import { present } from "../units";
 import { type DamageInput, type WorkedDamage, workOut } from "./damageContext";
 import type { Choice } from "./links";
 
@@ -14,14 +15,14 @@ interface Around {
 export const SEEN: readonly Role[] = ["levelling", "colour", "topcoat"];
 
 /**
- * Damages worked out one beside the other: what is seen of one part is primed, coloured and coated in one stuff. Where nothing was chosen a
- * damage takes what the ones before it on its part take, unless Match refuses that there.
+ * Damages worked out one beside the other: what is seen of one part is primed, coloured and coated in one stuff, and the same way takes one
+ * glue. Where nothing was chosen a damage takes what the ones before it on its part take, unless Match refuses that there.
  */
 export function workOutAll(inputs: readonly DamageInput[], stance: Stance, { air, tools }: Around, shelf?: Shelf): WorkedDamage[] {
   const all: WorkedDamage[] = [];
   for (const input of inputs) {
     const alone = workOut(input, stance, air, tools, shelf);
-    const like = seenBeside(all, input).filter((choice) =>
+    const like = [...seenBeside(all, input), ...laidBeside(all, inputs, input, alone)].filter((choice) =>
       alone.links.some((link) => link.role === choice.role && link.class !== choice.class),
     );
     all.push(
@@ -32,6 +33,18 @@ export function workOutAll(inputs: readonly DamageInput[], stance: Stance, { air
   }
   return all;
 }
+
+/** What is glued or filled with one stuff on one part: what was chosen for a damage before it, and what the same way takes there. */
+function laidBeside(before: readonly WorkedDamage[], inputs: readonly DamageInput[], { part, choose = [] }: DamageInput, { way }: WorkedDamage): Choice[] {
+  const beside = before.filter((damage) => damage.part === part);
+  return LAID.filter((role) => !choose.some((choice) => choice.role === role)).flatMap((role): Choice[] => {
+    const chosen = (id: string) => inputs.find((input) => input.id === id)?.choose?.some((choice) => choice.role === role && !choice.place && !choice.because);
+    const of = beside.find((damage) => chosen(damage.id) || (role === "adhesive" && damage.way.way === way.way));
+    const link = of?.links.find((each) => each.role === role);
+    return link ? [{ role, class: link.class, ...present({ product: link.product }) }] : [];
+  });
+}
+const LAID: readonly Role[] = ["adhesive", "filler"];
 
 /** A damage with what was taken over, where none of it is refused there. */
 const liked = (worked: WorkedDamage, like: readonly Choice[]): WorkedDamage | undefined =>

@@ -70,6 +70,7 @@ function found(each: Measured, member: Draft, need: Asked, { all, named }: Index
   const mayGo = (other: Measured) => other !== each && (other.round <= round || each.lead.station === "close");
   if (need.of === "inner") return innerJoints(member, need, all.filter(mayGo));
   if (need.of === "beside") return breaksBeside(member, need, all.filter(mayGo));
+  if (need.of === "part") return all.filter((other) => mayGo(other) && other.lead.name === need.after && other.lead.part === member.part);
   const alike = ofGroup((named.get(`${member.damage} ${need.after}`) ?? []).filter(mayGo), member);
   const same = alike.filter((other) => other.round === round);
   const surface = member.here.some(({ kind }) => kind === "surface");

@@ -62,13 +62,16 @@ function keyOf({ row, station, stem, kind, part, damage, facts, here, link, mate
     case "part":
       return `part ${part} ${station} ${stem} ${kind} ${group} ${says}`;
     case "fill":
-      return `fill ${part} ${station} ${stem} ${kind} ${group} ${f.chain.filler?.class} ${says}`;
+      return `fill ${part} ${station} ${stem} ${kind} ${group} ${f.chain.filler?.class} ${shuts(row) ? of : ""} ${says}`;
     case "material":
       return `material ${station} ${stem} ${material?.class} ${link?.product?.id} ${of} ${says}`;
     default:
       return `${damage} ${station} ${stem} ${group} ${row.each === "place" ? here[0]?.id : ""}`;
   }
 }
+
+/** What has to be done while a mix is firm is done with what was stirred in the same cup: the window of one is never held against another's. */
+const shuts = ({ needs = [] }: Draft["row"]): boolean => needs.some((need) => typeof need !== "string" && need.until !== undefined);
 
 function idOf({ row, station, stem, damage, here, material, subject: { group } }: Draft, round: number): string {
   const id = `r${round}/${station}/${stem}${group === undefined ? "" : `~${group}`}`;

@@ -180,6 +180,7 @@ function forWhich(run: readonly Timed[], { all }: Told): string {
 
 /** From when and until when, where a quick hand would be too early or a slow one too late; and that no working hour is left for it. */
 function windowOf({ op, start, until, missed }: Timed, sitting: readonly Timed[], { hours, byId }: Told): string {
+  if (missed && until !== undefined && dayOf(until, hours) === dayOf(start, hours)) return ` (by ${hourOf(until, hours)}: quick hands, or another pair)`;
   if (missed && until !== undefined)
     return ` (its window shuts ${dayOf(until, hours)} ${hourOf(until, hours)}, out of hours: stay for it, or begin another day)`;
   const here = new Set(sitting.map((each) => each.op.id));

@@ -2,6 +2,7 @@ import { row } from "../operation/row";
 import { grams, inSentence } from "../units";
 import { PIECE_OPS } from "./pieceOps.data";
 import { PLACE_OPS } from "./placeOps.data";
+import { STRIP_OPS } from "./stripOps.data";
 
 /** How far a consolidant goes into what powders or frays, mm; trade practice. */
 const SINKS_MM = 1;
@@ -33,4 +34,4 @@ const CONSOLIDATE_OPS = {
 };
 
 /** Everything that is done at Make ready. */
-export const READY_OPS = { ...PIECE_OPS, ...CONSOLIDATE_OPS, ...PLACE_OPS };
+export const READY_OPS = { ...PIECE_OPS, ...CONSOLIDATE_OPS, ...STRIP_OPS, ...PLACE_OPS };

@@ -212,7 +212,7 @@ export const PIECE_OPS = {
     kind: "cut",
     when: ({ f }) => sheet(f),
     needs: ["template"],
-    facts: ({ f: { damage, on } }) => ({ lost: damage === "veneer-lost", sheet: on.family === "board" || on.family === "wood" ? "veneer" : "sheet" }),
+    facts: ({ f: { damage, on } }) => ({ lost: damage === "veneer-lost" || damage === "burn-through", sheet: on.family === "board" || on.family === "wood" ? "veneer" : "sheet" }),
     hands: [10, 25],
     words: ({ facts: { lost, sheet: what } }) => ({
       title: lost ? "Square the edges" : `Cut loose ${what} out`,

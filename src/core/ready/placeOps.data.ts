@@ -1,7 +1,9 @@
+import type { OpFacts } from "../catalogue";
 import { row } from "../operation/row";
 import { measure } from "../operation/subject";
+import { WET_BESIDE } from "../operation/wetWork";
 import { plain } from "../units";
-import { filled, formed, isFilm, isMasked, lower, MOULD_OF, poured, pressed, twinned } from "./readyFacts";
+import { fastFirst, filled, formed, isFilm, isMasked, lower, MOULD_OF, poured, pressed, twinned } from "./readyFacts";
 
 /** Half the play, on each cheek, mm. */
 const slipMm = (f: Parameters<typeof measure>[0]) => measure(f, "play_mm") / 2;
@@ -110,7 +112,7 @@ export const PLACE_OPS = {
     together: "part",
     kind: "cut",
     when: ({ f }) => f.way === "reveneer",
-    needs: ["template", "cut-out"],
+    needs: ["template", "cut-out", ...WET_BESIDE],
     hands: [10, 25],
     words: { title: "Choose and cut veneer", text: "Choose a sheet of the same cut and figure; cut it by the template, a hair over", why: "Side and direction decide how it takes light; turn it under the lamp before you cut.", done_when: "it lies in its place and its figure runs on" },
     cautions: ["blade"],
@@ -159,7 +161,7 @@ export const PLACE_OPS = {
     together: "part",
     kind: "dry-run",
     when: ({ f }) => pressed(f),
-    needs: ["clean", "barrier", "release", "slips", "wrap", "open-crack", "choose-sheet", "cut-core", "humidify", "trim", "tap-bed"],
+    needs: [...WET_BESIDE.map((need) => ({ ...need, when: ({ f }: { readonly f: OpFacts }) => !fastFirst(f) })), "clean", "barrier", "release", "slips", "wrap", "open-crack", "choose-sheet", "cut-core", "humidify", "trim", "tap-bed"],
     facts: ({ f: { damage, sprung } }) => ({
       how: damage === "shards" ? "Dry-fit all shards, write down the order, mark twice across each break, time it" : sprung ? "Dry-fit section by section, the awkward end first, time it" : "Dry-fit everything, mark twice across the break, every clamp in its place, time it",
     }),
@@ -185,11 +187,11 @@ export const PLACE_OPS = {
     together: "part",
     kind: "clean",
     when: ({ f }) => f.way === "bleach",
-    needs: ["clean"],
+    needs: ["clean", { after: "strip-old", of: "part", because: "the face is bare" }],
     hands: [30, 60],
     wait_min: [1440, 2880],
     meanwhile: "it dries after the rinse",
-    words: { title: "Bleach, rinse, neutralise", text: "Brush on the bleach in thin coats, rinse and neutralise", why: "Too strong at once leaves a pale patch.", done_when: "it matches when it is dry, not wet" },
+    words: { title: "Bleach, rinse, neutralise", text: "Brush on oxalic acid, 5 to 10 % in warm water, in coats; rinse twice, neutralise, rinse", why: "Coats from weak to strong: too strong at once leaves a pale patch. It lifts iron and water stains, not dye.", done_when: "it matches when it is dry, not wet" },
     cautions: ["bleach"],
   }),
   poultice: row({

@@ -1,4 +1,4 @@
-import type { Family, OpFacts, SubstrateRow } from "../catalogue";
+import { type Family, isStripped, type OpFacts, type SubstrateRow } from "../catalogue";
 
 export const lower = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
 
@@ -46,6 +46,10 @@ export const filled = ({ chain, kinds }: OpFacts) => chain.filler !== undefined 
 export const chained = (f: OpFacts) => Object.keys(f.chain).length > 0;
 /** What the finish beside a place fears is kept off it, unless it was said that it need not survive; a glaze is what abrasives stop at. */
 export const isMasked = (f: OpFacts) => chained(f) && (!f.yields || f.finish.finish === "glaze" || isFilm(f));
+/** The whole face is taken back to bare for the finish that it is to have. */
+export const strips = ({ was, to_be, way }: Pick<OpFacts, "was" | "to_be" | "way">): boolean => isStripped(was, to_be) && way !== "leave";
+/** Loose veneer that is glued down is fast before stripper comes near it; all other bonding waits for the bare face. */
+export const fastFirst = (f: OpFacts): boolean => strips(f) && f.way === "reglue";
 export const isFilm = ({ kinds }: OpFacts) => kinds.has("film");
 export const poured = ({ chain }: OpFacts) => chain.filler?.group === "plaster";
 export const sheet = ({ way }: OpFacts) => way === "reveneer" || way === "cut-fill";

@@ -1,4 +1,4 @@
-import type { DamageKind } from "../catalogue";
+import { type DamageKind, isStripped } from "../catalogue";
 import type { WayFacts, WayRow } from "./wayRow";
 export type Rows = { readonly [K in DamageKind]: readonly WayRow<K>[] };
 
@@ -52,5 +52,10 @@ export const onlyNeeded = (_: unknown, { brace }: WayFacts) =>
 export const RAISE_FILMS = ["shellac", "lacquer", "polyester-film", "paint", "gilding"];
 export const filmNote = ({ finish }: WayFacts) => `steam and heat cloud ${finish.label.toLowerCase()} for good`;
 export const filmDrop = { only: { filler: ["spray-film", "polyester-drop"] } } as const;
+/** Whether the finish that it is to have hides what lies under it. */
+export const opaque = ({ finish, to_be = finish }: WayFacts): boolean => to_be.opaque;
+export const stripped = ({ finish, to_be = finish }: WayFacts): boolean => isStripped(finish, to_be);
+export const veneered = ({ on }: WayFacts): boolean => on.substrate === "veneer-solid" || on.substrate === "veneer-particleboard";
+export const NO_GRAIN_SHOWS = "under its finish no grain shows: a fill does";
 const FILM_KINDS = ["lacquer", "polyester-film", "shellac"];
 export const clearFilm = ({ finish }: WayFacts) => FILM_KINDS.includes(finish.finish);

@@ -6,7 +6,7 @@ import { groove, openCrack } from "./places/groove";
 import { shards } from "./places/shards";
 import { flatBed, newVeneer, sheet } from "./places/sheet";
 import { tear } from "./places/tear";
-import { BOND, FILL, LEAVE, NO_HANDS, onlyNeeded, REPLACE, type Rows, unlessNeeded, woody } from "./wayParts";
+import { BOND, FILL, LEAVE, NO_GRAIN_SHOWS, NO_HANDS, onlyNeeded, opaque, REPLACE, type Rows, unlessNeeded, woody } from "./wayParts";
 
 /** Ways to meet what has come apart. */
 export const JOIN_WAYS = {
@@ -132,7 +132,7 @@ export const JOIN_WAYS = {
       hands_min: [40, 90],
       wait_min: 0,
       extra_eur: [8, 40],
-      not_first: (d) => (d.swelling_mm > 0 ? undefined : "the old veneer lies down again"),
+      not_first: (d, f) => (d.swelling_mm > 0 ? (opaque(f) ? NO_GRAIN_SHOWS : undefined) : "the old veneer lies down again"),
       places: newVeneer,
     },
     {
@@ -143,13 +143,13 @@ export const JOIN_WAYS = {
       risk: "No grain in the fill: from the side the eye finds it.",
       hands_min: [25, 50],
       wait_min: 0,
-      not_first: () => "a fill shows no grain",
+      not_first: (d, f) => (opaque(f) && d.swelling_mm > 0 ? undefined : "a fill shows no grain"),
       places: (d) => [sheet("loss", "The place cut out", d.length_mm, d.width_mm, d.thickness_mm, { as: "burn-through" })],
     },
     LEAVE,
   ],
   "veneer-lost": [
-    { way: "reveneer", label: "Let in new veneer", how: "Square the edges, let in veneer of the same cut, colour it.", lost: "a thin line of the old edge", risk: "Needs a matching sheet and a sharp joint.", hands_min: [30, 75], wait_min: 0, extra_eur: [8, 40], places: newVeneer },
+    { way: "reveneer", label: "Let in new veneer", how: "Square the edges, let in veneer of the same cut, colour it.", lost: "a thin line of the old edge", risk: "Needs a matching sheet and a sharp joint.", hands_min: [30, 75], wait_min: 0, extra_eur: [8, 40], not_first: (_, f) => (opaque(f) ? NO_GRAIN_SHOWS : undefined), places: newVeneer },
     {
       way: "cut-fill",
       label: "Fill it",
@@ -158,7 +158,7 @@ export const JOIN_WAYS = {
       risk: "No grain in the fill: from the side the eye finds it.",
       hands_min: [10, 20],
       wait_min: 0,
-      not_first: () => "a fill shows no grain",
+      not_first: (_, f) => (opaque(f) ? undefined : "a fill shows no grain"),
       places: (d) => [sheet("loss", "The bare place", d.length_mm, d.width_mm, d.thickness_mm, { as: "burn-through" })],
     },
     LEAVE,

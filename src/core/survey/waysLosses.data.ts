@@ -6,12 +6,15 @@ import { groove } from "./places/groove";
 import { hole, holeWall } from "./places/hole";
 import { overlay, thinBacking } from "./places/overlay";
 import { patch } from "./places/patch";
-import { colouredFace, sheet } from "./places/sheet";
+import { colouredFace, newVeneer, sheet } from "./places/sheet";
 import { tip, tipCore } from "./places/tip";
-import { BOND, clearFilm, FILL, filmDrop, filmNote, LEAVE, plaster, RAISE_FILMS, REPLACE, type Rows, woody } from "./wayParts";
+import { BOND, clearFilm, FILL, filmDrop, filmNote, LEAVE, NO_GRAIN_SHOWS, opaque, plaster, RAISE_FILMS, REPLACE, type Rows, stripped, veneered, woody } from "./wayParts";
 
 /** A film that was measured is filled with its own kind only as deep as it is. */
 const isThroughFilm = ({ film_um, depth_mm }: { readonly film_um?: number; readonly depth_mm: number }) => film_um !== undefined && film_um > 0 && depth_mm > film_um / 1000;
+
+/** Where the depth was not measured: what furniture veneer is cut to today, mm (EN 635). */
+const SAWN_VENEER_MM = 0.6;
 
 /** Ways to meet what is lost or spoilt. */
 export const LOSS_WAYS = {
@@ -165,6 +168,19 @@ export const LOSS_WAYS = {
     LEAVE,
   ],
   "burn-through": [
+    {
+      way: "reveneer",
+      label: "Let in new veneer",
+      how: "Square the edges, let in veneer of the same cut, colour it.",
+      lost: "a thin line of the old edge",
+      risk: "Needs a matching sheet and a sharp joint.",
+      hands_min: [30, 75],
+      wait_min: 0,
+      extra_eur: [8, 40],
+      fits: (d, f) => veneered(f) && d.into_core,
+      not_first: (_, f) => (opaque(f) ? NO_GRAIN_SHOWS : undefined),
+      places: (d) => newVeneer({ ...d, thickness_mm: d.depth_mm > 0 ? d.depth_mm : SAWN_VENEER_MM }),
+    },
     { ...FILL, label: "Build up the place", places: (d) => (d.depth_mm > 0 ? [sheet("loss", "The bare place", d.length_mm, d.width_mm, d.depth_mm)] : [colouredFace("The bare place", d, ["colour", "topcoat"])]) },
     { way: "refinish", label: "Strip and refinish the face", how: "Take the whole face back to bare and build the finish up anew.", lost: "the old finish of the whole face", risk: "Even, but the age of the surface is gone.", hands_min: [300, 720], wait_min: 10_080, not_first: () => "the old finish would be gone" },
     LEAVE,
@@ -202,8 +218,9 @@ export const LOSS_WAYS = {
       risk: "Pale patches; the finish there has to go first.",
       hands_min: [40, 90],
       wait_min: 2880,
-      fits: (d, f) => f.on.family === "wood" && d.through,
-      not_first: () => "the finish there would have to go",
+      fits: (d, f) => (f.on.family === "wood" || veneered(f)) && d.through,
+      not_first: (_, f) => (stripped(f) || !f.finish.film ? undefined : "the finish there would have to go"),
+      places: (d, f) => (stripped(f) ? [colouredFace("The bleached place", d, ["colour", "topcoat"])] : []),
     },
     {
       way: "poultice",
@@ -215,7 +232,7 @@ export const LOSS_WAYS = {
       wait_min: 2880,
       fits: (_, f) => f.on.family === "ceramic" || f.on.substrate === "stone",
     },
-    { ...FILL, way: "colour", label: "Tone it over", how: "Lock it, mute it with opaque colour, coat it.", places: (d, f) => [colouredFace("The stained place", d, f.finish.finish === "paint" ? ["colour"] : ["colour", "topcoat"])] },
+    { ...FILL, way: "colour", label: "Tone it over", how: "Lock it, mute it with opaque colour, coat it.", places: (d, f) => [colouredFace("The stained place", d, opaque(f) ? ["colour"] : ["colour", "topcoat"])] },
     LEAVE,
   ],
 } satisfies Partial<Rows>;

@@ -1,4 +1,4 @@
-import { classRow, dryFilmUm, type Finish, type MaterialClass } from "../../catalogue";
+import { classRow, dryFilmUm, type Finish, isStripped, type MaterialClass } from "../../catalogue";
 import { BARED, COAT_ROUTES, COATS_BY_NAME, type CoatGroup, PATTERN, POLISHED, VENEER_ROUTE } from "../../colour/coats.data";
 import { safeFilmUm } from "../../level/budget";
 import { film as filmBudget } from "../../level/film";
@@ -92,8 +92,9 @@ function unmaskedAt({ f }: Context, coats: readonly Laid[]): number {
   return f.finish.finish === "foil" && last >= 0 && last < coats.length - 1 ? last + 1 : -1;
 }
 
+/** Bare wood under what shows it is stained, toned and coated; a patch in an old finish is muted to meet it. */
 const routeOf = ({ f }: Context): readonly CoatGroup[] =>
-  f.way === "reveneer" && f.finish.finish !== "paint" ? VENEER_ROUTE : COAT_ROUTES[f.finish.finish as Finish];
+  (f.way === "reveneer" || isStripped(f.was, f.finish)) && !f.finish.opaque && COAT_ROUTES[f.finish.finish as Finish].some(({ name }) => name === "tone") ? VENEER_ROUTE : COAT_ROUTES[f.finish.finish as Finish];
 
 /** As the user ordered them; what the route of the finish says of a coat is said of it here too. */
 function byHand(c: Context, links: readonly PlanLink[]): Laid[] {

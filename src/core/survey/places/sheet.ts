@@ -39,7 +39,7 @@ export const flatBed = (label: string, { length_mm, width_mm }: Flat): TakenPlac
 });
 
 /** New veneer on its bed. */
-export const newVeneer = (d: DamageOf<"veneer-lifted"> | DamageOf<"veneer-lost">): TakenPlace[] => [
+export const newVeneer = (d: Flat & Pick<DamageOf<"veneer-lost">, "thickness_mm">): TakenPlace[] => [
   flatBed("Bed of the new veneer", d),
   sheet("sheet", "The new veneer", d.length_mm, d.width_mm, d.thickness_mm, { only: { filler: ["veneer-sheet"] }, as: "veneer-lost" }),
 ];
