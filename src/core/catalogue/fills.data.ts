@@ -256,6 +256,17 @@ export const FILLS = [
     hazards: ["vapour"], shelf_months: [9, 18], source: "typical data sheets of one-part silicones (2–3 mm a day)",
   },
   {
+    class: "shellac-drop", group: "filler", name: "Shellac drop-fill", roles: ["filler"], hatch: "lacquer",
+    density: [0.88, 0.96], price_eur_kg: [25, 70], food: "keep food off it",
+    bonds: { wood: "firm", board: "fair", bone: "firm", paper: "firm" }, needs_pores: false,
+    gap_mm: [0, 0.5], max_layer_mm: 0.12, shrinkage_pct: [60, 75], rigidity: "tough", hardness: 3, strength: "light", service_C: [45, 60],
+    water: "no", outdoor: false, takes_stain: false, reversible: { grade: "easy", by: "alcohol" }, carrier: "alcohol",
+    only_for: ["scratch", "dent", "burn-through"],
+    mix: { parts: [{ name: "ready to use", ratio: 1, density: 0.92 }], ratio_by: "mass", cue: "Thick as syrup, strained; hangs from a fine brush without falling." },
+    cure: { reference_C: 20, ea_kJ_mol: 42, min_C: 12, at_mm: 0.12, by: "drying", stages: [{ stage: "working", minutes: [2, 5] }, { stage: "recoat", minutes: [60, 240] }, { stage: "hard", minutes: [1440, 4320] }, { stage: "full", minutes: [10080, 30240] }] },
+    hazards: ["vapour"], shelf_months: [6, 12], source: "Horie 2010 (shellac in ethanol, solids 25 to 40 %); trade practice",
+  },
+  {
     class: "polyester-drop", group: "filler", name: "Clear polyester drop-fill", roles: ["filler"], hatch: "lacquer",
     density: [1.05, 1.2], price_eur_kg: [25, 80], food: "no food contact as a class",
     bonds: { wood: "fair", board: "fair", metal: "fair", polymer: "firm" }, needs_pores: false,

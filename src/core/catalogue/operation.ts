@@ -56,6 +56,7 @@ export interface OpFacts extends StepFacts {
   readonly sprung: boolean;
   readonly outdoor: boolean;
   readonly acoustic: boolean;
+  readonly loaded: boolean;
   readonly flex: boolean;
   readonly food: boolean;
   /** Old paint from before 1980 is suspected, or the surface is painted. */

@@ -6,6 +6,8 @@ export interface CoatGroup {
   readonly kind: Extract<OperationKind, "tint" | "colour" | "coat" | "finish">;
   readonly role: Extract<Role, "colour" | "topcoat">;
   readonly count: number;
+  /** Dots and strokes take a share of a whole coat; absent = all of it. */
+  readonly share?: number;
   /** The class where it is another than the link's own: a stain under a toner. */
   readonly class?: ClassName;
   readonly text: string;
@@ -17,7 +19,9 @@ const group = (name: CoatName, kind: CoatGroup["kind"], role: CoatGroup["role"],
 const SEAL = group("seal", "coat", "topcoat", 1, "A first clear coat", "It shows what has to be muted, and lets a wrong tone be rubbed back.");
 const TONE = (count: number) => group("tone", "tint", "colour", count, "A toning coat", "Transparent coats add up: each one deepens and darkens, so match the last, not the first.");
 const CLEAR = (count: number) => group("clear", "coat", "topcoat", count, "A clear coat", "Several thin ones dry sooner than one thick one.");
-const MUTE = group("mute", "colour", "colour", 1, "Mute what is dark or light under it, opaque, in dots and strokes", "Transparent coats never cover: what shows through the first clear coat is muted first.", "acrylic-paint");
+/** Of a coat that is set in dots and strokes; trade practice. */
+const DOTS_SHARE = 0.3;
+const MUTE: CoatGroup = { ...group("mute", "colour", "colour", 1, "Mute what is dark or light under it, opaque, in dots and strokes", "Transparent coats never cover: what shows through the first clear coat is muted first.", "acrylic-paint"), share: DOTS_SHARE };
 const UNDER = (count: number) => group("under", "colour", "colour", count, "Undercolour", "Opaque first, to mute the fill: a shade lighter, for the coats over it darken it.");
 
 /** Several close tones over an undercolour. */
@@ -28,11 +32,11 @@ export const COATS_BY_NAME: Readonly<Record<CoatName, CoatGroup & { readonly lab
   stain: { label: "Stain", ...group("stain", "tint", "colour", 1, "A coat of stain", "It sinks in: wipe it at once, and judge it dry.") },
   seal: { label: "First clear coat", ...SEAL },
   under: { label: "Undercolour", ...UNDER(1) },
-  mute: { label: "Muting", ...group("mute", "colour", "colour", 1, "Mute what is dark or light under it, in dots and strokes", "Transparent coats never cover: what shows through is muted first.") },
+  mute: { label: "Muting", share: DOTS_SHARE, ...group("mute", "colour", "colour", 1, "Mute what is dark or light under it, in dots and strokes", "Transparent coats never cover: what shows through is muted first.") },
   colour: { label: "Colour coat", ...group("colour", "colour", "colour", 1, "A colour coat", "Thin, so that the form under it stays sharp.") },
   pattern: { label: "Pattern", ...PATTERN },
   tone: { label: "Toner", ...TONE(1) },
-  retouch: { label: "Retouching", ...group("retouch", "colour", "colour", 1, "Retouch in dots, never a wash", "A wash leaves a rim; dots stop where they are set.") },
+  retouch: { label: "Retouching", share: DOTS_SHARE, ...group("retouch", "colour", "colour", 1, "Retouch in dots, never a wash", "A wash leaves a rim; dots stop where they are set.") },
   dye: { label: "Dye", ...group("dye", "tint", "colour", 1, "A thin coat of dye, dabbed", "Thin coats stay in the grain; matched after dressing on a swatch.") },
   leaf: { label: "Leaf or bronze", ...group("leaf", "colour", "colour", 1, "Size and leaf, or bronze", "The size decides: too wet drowns the leaf, too dry drops it.") },
   lock: { label: "Lock coat", ...group("lock", "coat", "topcoat", 1, "A lock coat", "It holds the colour under it: the next one can be wiped off again.") },
@@ -43,7 +47,7 @@ export const COATS_BY_NAME: Readonly<Record<CoatName, CoatGroup & { readonly lab
 /** How a finish is built over what was filled, in order. Counts are proposals: coats are added, taken out and moved. Trade practice. */
 export const COAT_ROUTES: Readonly<Record<Finish, readonly CoatGroup[]>> = {
   // bare stuff is coloured only where a stain is retouched
-  none: [group("retouch", "colour", "colour", 2, "Retouch the mark in dots, never a wash", "A wash leaves a rim on bare stuff; dots stop where they are set."), CLEAR(1)],
+  none: [{ ...group("retouch", "colour", "colour", 2, "Retouch the mark in dots, never a wash", "A wash leaves a rim on bare stuff; dots stop where they are set."), share: DOTS_SHARE }, CLEAR(1)],
   bare: [group("colour", "colour", "colour", 2, "A thin coat of colour, wiped", "Bare stuff drinks it: thin and twice, judged dry."), CLEAR(1)],
   glaze: [UNDER(2), CLEAR(2)],
   paint: [group("under", "colour", "colour", 1, "First colour coat", "From the darkest recess to the highlight, or as you set it."), group("colour", "colour", "colour", 1, "Second colour coat, thinner", "What still shines through is closed now.")],

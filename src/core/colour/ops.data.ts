@@ -174,7 +174,7 @@ export const COLOUR_OPS = {
     link: ({ link }) => link,
     role: ({ role }) => role,
     material: ({ material }) => material,
-    amount: ({ here, material }) => ({ takes: here.map(({ id, area_mm2 = 0 }) => ({ place: id, cm3: (area_mm2 * material.max_layer_mm) / 1000 })), extra_pct: LOST_PCT, apply: "spread" }),
+    amount: ({ here, material, share }) => ({ takes: here.map(({ id, area_mm2 = 0 }) => ({ place: id, cm3: (area_mm2 * share * material.max_layer_mm) / 1000 })), extra_pct: LOST_PCT, apply: "spread" }),
     thickness: ({ material }) => material.max_layer_mm,
     starts: "coated",
     facts: ({ name, coat, coats, text, why, role, air, material }) => ({

@@ -24,7 +24,7 @@ export function asSold(sized: SizedBrace, input: BraceInput, set: DrillSet): Siz
     Math.abs(off_mm) < 0.05
       ? "as worked out, and sold"
       : `sold nearest, ${plain(Math.abs(off_mm))} mm ${off_mm > 0 ? "thicker" : "thinner"}; ${worked}`;
-  const taken = sizeOf(kind, input, drill.mm);
+  const taken = sizeOf(kind, input, { diameter_mm: drill.mm });
   return {
     ...taken,
     reasons: [`Take ${drill.label}: ${why}.`, ...taken.reasons.slice(1)],

@@ -33,8 +33,9 @@ export function safeWall(across: number, material: BraceInput["material"]): numb
 /** The glue film around a dowel or pin takes this much in the hole. */
 const GLUE_ROOM_MM = 0.2;
 
-/** Sizes a brace for a section; `given` is the thickness of a rod that is at hand, in place of the one worked out. */
-type Sizer = (input: BraceInput, sides: Sides, given?: number) => SizedBrace;
+/** Lengths that are set by hand in place of those worked out, by name: the rod that is at hand, the slot that a bit cuts. mm. */
+type Given = Readonly<Record<string, number>>;
+type Sizer = (input: BraceInput, sides: Sides, given?: Given) => SizedBrace;
 
 /** Which braces a joint in a material may have, the likeliest first. */
 const FITTING: ReadonlyArray<{
@@ -76,11 +77,11 @@ export function sizedFor(input: BraceInput): SizedBrace[] {
 const largestOf = (mm: number): SizedBrace["size"] => (mm > 0 ? { largest_mm: mm } : {});
 
 /** A dowel or pin: about a third of the section, at most half, two and a half diameters deep on each side past any crack. */
-function rod(kind: "dowel" | "pin", share: number, smallest: number, input: BraceInput, sides: Sides, given?: number): SizedBrace {
+function rod(kind: "dowel" | "pin", share: number, smallest: number, input: BraceInput, sides: Sides, given?: Given): SizedBrace {
   const across = Math.min(sides.width, sides.height);
   const largest = across - 2 * safeWall(across, input.material) - GLUE_ROOM_MM;
   const most = Math.min(across / 2, largest);
-  const diameter = given ?? Math.min(across * share, most);
+  const diameter = given?.diameter_mm ?? Math.min(across * share, most);
   if (diameter < smallest)
     return {
       kind,
@@ -130,12 +131,14 @@ const TWO_SPLINES_FROM_MM = 30;
 const SPLINE_HEIGHTS = 3;
 
 /** Cut from wood across the break, with a floor that stays before the show face; two side by side in a wide section. */
-function spline({ slope_length_mm = 0, material }: BraceInput, { width, height }: Sides): SizedBrace {
+function spline({ slope_length_mm = 0, material }: BraceInput, { width, height }: Sides, given?: Given): SizedBrace {
   const floor = safeWall(height, material);
-  const count = width >= TWO_SPLINES_FROM_MM && substrateRow(material).family === "wood" ? 2 : 1;
-  const thick = count === 2 ? width / 4 : Math.min(width / 3, width - 2 * safeWall(width, material));
-  const depth = height - floor;
-  if (thick < 3 || depth < 4)
+  const count = given?.count ?? (width >= TWO_SPLINES_FROM_MM && substrateRow(material).family === "wood" ? 2 : 1);
+  const usual = count === 2 ? width / 4 : Math.min(width / 3, width - 2 * safeWall(width, material));
+  const thick = given?.width_mm ?? usual;
+  const depth = given?.depth_mm ?? height - floor;
+  // what is set by hand and cuts through, or leaves no wall, is no slot
+  if (thick < 3 || depth < 4 || depth >= height || count * thick >= width)
     return {
       kind: "spline",
       size: largestOf(thick),
@@ -160,8 +163,8 @@ function spline({ slope_length_mm = 0, material }: BraceInput, { width, height }
     },
     reasons: [
       count === 2
-        ? `Two of ${plain(thick)} mm side by side: a quarter of the section each, ${plain(between)} mm beside and between them, twice the glued cheeks of one.`
-        : `${plain(thick)} mm wide: a third of the section, with ${plain(between)} mm beside it.`,
+        ? `Two of ${plain(thick)} mm side by side${thick === usual ? ": a quarter of the section each" : ""}, ${plain(between)} mm beside and between them, twice the glued cheeks of one.`
+        : `${plain(thick)} mm wide${thick === usual ? ": a third of the section" : ""}, with ${plain(between)} mm beside it.`,
       `${plain(depth)} mm deep: ${plain(height - depth)} mm stay before the front face.`,
       `${plain(2 * past + slope_length_mm)} mm long: ${plain(past)} mm, three heights, past each end of the break.`,
       "Dry it slides in by hand, 0.1 to 0.2 mm of play: the glue’s water swells it. The lower corner is chamfered so that glue can escape.",
@@ -193,11 +196,11 @@ function cleat({ crack_length_mm = 0, section }: BraceInput): SizedBrace {
 }
 
 /** A core in the middle of a build-up, with cover on all sides. */
-function wire(input: BraceInput, sides: Sides, given?: number): SizedBrace {
+function wire(input: BraceInput, sides: Sides, given?: Given): SizedBrace {
   const across = Math.min(sides.width, sides.height);
   const cover = safeWall(across, input.material);
   const most = across - 2 * cover;
-  const diameter = given ?? Math.min(across / 6, most);
+  const diameter = given?.diameter_mm ?? Math.min(across / 6, most);
   if (diameter < 0.5)
     return {
       kind: "wire",
@@ -229,10 +232,10 @@ function wire(input: BraceInput, sides: Sides, given?: number): SizedBrace {
 /** The thickest screw that a build-up takes, mm; a quarter of the section is usual, a third the most; trade practice. */
 const MOST_SCREW_MM = 6;
 
-function screw(input: BraceInput, sides: Sides, given?: number): SizedBrace {
+function screw(input: BraceInput, sides: Sides, given?: Given): SizedBrace {
   const across = Math.min(sides.width, sides.height);
   const most = Math.min(across / 3, MOST_SCREW_MM);
-  const diameter = given ?? Math.min(across / 4, MOST_SCREW_MM);
+  const diameter = given?.diameter_mm ?? Math.min(across / 4, MOST_SCREW_MM);
   if (diameter < 2)
     return {
       kind: "screw",
@@ -285,7 +288,7 @@ const SIZERS: Readonly<Record<BraceKind, Sizer>> = {
   none: () => ({ kind: "none", size: {}, reasons: ["The glue line carries it."] }),
 };
 
-/** A brace by name, sized for a joint whether or not it would be offered there; `given` is the rod that is at hand, mm. */
-export function sizeOf(kind: BraceKind, input: BraceInput, given?: number): SizedBrace {
+/** A brace by name, sized for a joint whether or not it would be offered there; `given`: what was set by hand, mm. */
+export function sizeOf(kind: BraceKind, input: BraceInput, given?: Given): SizedBrace {
   return SIZERS[kind](input, sidesOf(input), given);
 }

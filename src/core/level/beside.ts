@@ -1,4 +1,4 @@
-import { dustOf, type Grade } from "../catalogue";
+import { dustOf, type Finish, type Grade } from "../catalogue";
 import type { Rung, Setting } from "../operation/subject";
 import { lubricantOf } from "./plan.data";
 import type { Sanded } from "./rung";
@@ -13,11 +13,7 @@ export const marksGlaze = ({ system }: Grade): boolean => system !== "cushioned"
 export function sandedWith({ f, places }: Pick<Setting, "f" | "places">) {
   const { filler } = f.chain;
   const fears_water = filler?.group === "plaster" || (filler?.carrier === "water" && filler.water === "no");
-  return lubricantOf(
-    f.on,
-    places.some(({ kind }) => kind === "film"),
-    fears_water,
-  );
+  return lubricantOf(f.on, places.some(({ kind }) => kind === "film") ? (f.finish.finish as Finish) : undefined, fears_water);
 }
 
 /** What is sanded is as hard as the fill; a film, or veneer, is sanded with care. */

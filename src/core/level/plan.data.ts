@@ -48,11 +48,12 @@ const LUBRICANTS: Readonly<Record<Family, Lubricant>> = {
 const LUBRICANTS_OWN: Readonly<Record<string, Lubricant>> = { iron: dry("Dry, or with white spirit: water rusts it") };
 /** A film is levelled wet on a hard block; a fill that water softens is never wetted, whatever lies around it. */
 const FILM = wet("Wet, a hard block");
+const FILM_OWN: Partial<Readonly<Record<Finish, Lubricant>>> = { shellac: wet("With white spirit, a hard block") }; // Water whitens shellac.
 const DRY_FILL = dry("Dry");
 
 /** What is sanded with: by the film that is levelled, the fill, and the material around it. */
-export function lubricantOf(on: Pick<SubstrateRow, "substrate" | "family">, film: boolean, fears_water: boolean): Lubricant {
-  if (film) return FILM;
+export function lubricantOf(on: Pick<SubstrateRow, "substrate" | "family">, film: Finish | undefined, fears_water: boolean): Lubricant {
+  if (film) return FILM_OWN[film] ?? FILM;
   if (fears_water) return DRY_FILL;
   return LUBRICANTS_OWN[on.substrate] ?? LUBRICANTS[on.family];
 }

@@ -95,7 +95,11 @@ function dropsOf(cup: readonly Part[], material: MaterialClass): NonNullable<Dos
 export function doseWords(dose: Dose | undefined): string {
   if (!dose) return "";
   const { sets, blind } = dose;
-  const parts = dose.parts.map(({ name, mass_g }) => `${name} ${grams(mass_g)}${name === sets?.of ? ` (${grams(sets.g[0])} to ${grams(sets.g[1])} is right)` : ""}`).join(", ");
+  const parts = dose.parts
+    .map(
+      ({ name, mass_g }) => `${name} ${grams(mass_g)}${name === sets?.of ? ` (${grams(sets.g[0])} to ${grams(sets.g[1])} is right)` : ""}`,
+    )
+    .join(", ");
   const balls = dose.ball_mm === undefined ? "" : `; as two equal balls Ø ${plain(dose.ball_mm, 1)} mm`;
   return `${parts}${blind ? blindWords(blind, dose) : ""}${balls}`;
 }

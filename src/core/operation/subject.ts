@@ -214,6 +214,8 @@ export type Coat = Linked & {
   readonly role: "colour" | "topcoat";
   readonly coat: number;
   readonly coats: number;
+  /** Dots and strokes take a share of a whole coat. */
+  readonly share: number;
   readonly text: string;
   readonly why: string;
   readonly material: MaterialClass;

@@ -35,10 +35,16 @@ export function workOutAll(inputs: readonly DamageInput[], stance: Stance, { air
 }
 
 /** What is glued or filled with one stuff on one part: what was chosen for a damage before it, and what the same way takes there. */
-function laidBeside(before: readonly WorkedDamage[], inputs: readonly DamageInput[], { part, choose = [] }: DamageInput, { way }: WorkedDamage): Choice[] {
+function laidBeside(
+  before: readonly WorkedDamage[],
+  inputs: readonly DamageInput[],
+  { part, choose = [] }: DamageInput,
+  { way }: WorkedDamage,
+): Choice[] {
   const beside = before.filter((damage) => damage.part === part);
   return LAID.filter((role) => !choose.some((choice) => choice.role === role)).flatMap((role): Choice[] => {
-    const chosen = (id: string) => inputs.find((input) => input.id === id)?.choose?.some((choice) => choice.role === role && !choice.place && !choice.because);
+    const chosen = (id: string) =>
+      inputs.find((input) => input.id === id)?.choose?.some((choice) => choice.role === role && !choice.place && !choice.because);
     const of = beside.find((damage) => chosen(damage.id) || (role === "adhesive" && damage.way.way === way.way));
     const link = of?.links.find((each) => each.role === role);
     return link ? [{ role, class: link.class, ...present({ product: link.product }) }] : [];

@@ -262,6 +262,7 @@ function opFacts(
     sprung: service.sprung === true || (damage.kind === "tear" && damage.tension),
     outdoor: service.outdoor === true,
     acoustic: service.acoustic === true,
+    loaded: service.load === true,
     flex: service.flex === true,
     food: service.food === true,
     lead: mayHoldLead(finish, on, limits?.lead),

@@ -102,7 +102,7 @@ export function sizedBrace(
   if (kind === undefined || !fitsIn(kind, core)) return undefined;
   if (!chosen?.size) return underSkin(asSold(sizeOf(kind, question), question, "metric"), core);
   // hole, depth and walls follow from the rod that is taken, not from the one that was worked out
-  const sized = sizeOf(kind, question, chosen.size.diameter_mm);
+  const sized = sizeOf(kind, question, chosen.size);
   return { ...sized, size: { ...sized.size, ...chosen.size } };
 }
 

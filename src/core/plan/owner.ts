@@ -1,4 +1,5 @@
 import { type OwnerLine, ownerLines } from "../close/ownerDates";
+import type { Operation } from "./plan.schema";
 import type { Repair } from "./repair";
 
 /** What the owner may do with it, and from when, by what was surveyed and what it is mended with. `early`: something was done before its time. */
@@ -14,3 +15,9 @@ export function ownerOf({ damages, links, refer }: Pick<Repair, "damages" | "lin
     weak: refer.some(({ code }) => code === "no-load"),
   });
 }
+
+const UNDER: readonly Operation["role"][] = ["colour", "levelling"];
+
+/** Whether the cure of what an operation laid holds the owner up: primer and colour that are sealed in under a coat do not. */
+export const holdsOwner = ({ role, damages }: Operation, all: readonly Operation[]): boolean =>
+  !UNDER.includes(role) || !all.some((other) => other.role === "topcoat" && other.damages.some((id) => damages.includes(id)));

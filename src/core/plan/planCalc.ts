@@ -4,6 +4,7 @@ import type { Tools } from "../operation/subject";
 import { isPlaceOf } from "../record/opId";
 import { type Place, volumeOf } from "../survey/place";
 import { plain, present } from "../units";
+import type { BraceChoice } from "./joint";
 import { type DoneFacts, markFacts, type OpMark } from "./marks";
 import type { PlanInput, PlanResult } from "./plan.schema";
 import { type Repair, repairOf } from "./repair";
@@ -52,6 +53,7 @@ export function planned({ piece, damages, stance, climate, at, entries = [], too
       finish: part.finish ?? "none",
       ...present({ finish_to_be: part.finish_to_be === part.finish ? undefined : part.finish_to_be }),
       choose: damage.choose ?? [],
+      ...present({ brace: damage.brace && braceOf(damage.brace) }),
       ...present({ override: damage.choose?.find(({ because }) => because)?.because }),
     };
   });
@@ -68,6 +70,13 @@ export function planned({ piece, damages, stance, climate, at, entries = [], too
   });
   checkRefers(repair, inputs, marks, rounds);
   return repair;
+}
+
+/** Jig and bit belong to the router that cuts a slot, whatever its own sizes are. */
+function braceOf({ kind, size }: NonNullable<PlanInput["damages"][number]["brace"]>): BraceChoice {
+  if (!size) return { kind };
+  const { jig_mm, bit_mm, ...own } = size;
+  return { kind, ...(Object.keys(own).length > 0 ? { size: own } : {}), router: present({ jig_mm, bit_mm }) };
 }
 
 function toolsOf({ scale_step_g = SCALE_STEP_G, grits, drills }: NonNullable<PlanInput["tools"]> = {}): Tools {

@@ -1,8 +1,10 @@
 import { type ClassName, classRow, gradeLabel, guardsOf } from "../catalogue";
+import { lagOf } from "../cure/lag";
 import { sizeOf } from "../survey/size";
 import { counted, formatMinutes, grams, inSentence, plain } from "../units";
 import { byTheClock, type ShopHours, type Timed } from "./clock";
-import { ownerOf } from "./owner";
+import { materialOf } from "./materialOf";
+import { holdsOwner, ownerOf } from "./owner";
 import type { Operation } from "./plan.schema";
 import type { Repair } from "./repair";
 import { runsOf, type Sitting, sittingsOf, withRepeats } from "./sittings";
@@ -39,7 +41,7 @@ export function shortSheetOf(repair: Repair, title: string, at: number, hours: S
     "",
     ...days(sittingsOf(timed), { all: repair.damages.length, hours, byId: new Map(timed.map((each) => [each.op.id, each])) }),
     "",
-    ...row("OWNER", ownerWords(repair)),
+    ...row("OWNER", ownerWords(repair, timed, hours)),
     ...row("", "Safety data sheet, local codes and licensed practice prevail."),
   ].join("\n")}\n`;
 }
@@ -165,8 +167,10 @@ function sentencesOf(timed: readonly Timed[], told: Told): string[] {
 }
 
 function sentence(ops: readonly Operation[]): string {
-  const [first, ...more] = ops;
+  const [first, ...rest] = ops;
   if (!first) return "";
+  // the same at another place is said once
+  const more = rest.filter(({ text }) => text !== first.text);
   const more_grades = more.flatMap(({ grade }) => (grade ? [gradeLabel(grade)] : []));
   if (more_grades.length > 0) return `${first.text}; then ${more_grades.join(" · ")}, ${span(first.hands_min)} each.`;
   if (more.length > 0 && first.coat_name) return `${first.text}; ${counted(ops.length, "coat")} so.`;
@@ -180,7 +184,8 @@ function forWhich(run: readonly Timed[], { all }: Told): string {
 
 /** From when and until when, where a quick hand would be too early or a slow one too late; and that no working hour is left for it. */
 function windowOf({ op, start, until, missed }: Timed, sitting: readonly Timed[], { hours, byId }: Told): string {
-  if (missed && until !== undefined && dayOf(until, hours) === dayOf(start, hours)) return ` (by ${hourOf(until, hours)}: quick hands, or another pair)`;
+  if (missed && until !== undefined && dayOf(until, hours) === dayOf(start, hours))
+    return ` (by ${hourOf(until, hours)}: quick hands, or another pair)`;
   if (missed && until !== undefined)
     return ` (its window shuts ${dayOf(until, hours)} ${hourOf(until, hours)}, out of hours: stay for it, or begin another day)`;
   const here = new Set(sitting.map((each) => each.op.id));
@@ -211,14 +216,28 @@ function dayOf(t: number, hours: ShopHours): string {
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
-const WHEN = { today: "now", full: "from full cure", never: "never" } as const;
+/** When it is signed and the last of what was laid is in full service, ms; undefined where nothing cures. */
+function fullFrom(repair: Repair, timed: readonly Timed[]): number | undefined {
+  const ends = timed.flatMap(({ op, end }) => {
+    const material = materialOf(repair, op);
+    const air = repair.damages.find(({ id }) => op.damages.includes(id))?.context.air;
+    const full =
+      material && air && op.starts && holdsOwner(op, repair.operations)
+        ? lagOf(material, ["full", "hard", "handle"], op.thickness_mm ?? 1, air)
+        : undefined;
+    return full && Number.isFinite(full.min) ? [end + full.min * MINUTE] : [];
+  });
+  return ends.length > 0 ? Math.max(...ends, ...timed.map(({ end }) => end)) : undefined;
+}
 
 /** What the owner may do, by from when. */
-function ownerWords(repair: Repair): string {
+function ownerWords(repair: Repair, timed: readonly Timed[], hours: ShopHours): string {
   const lines = ownerOf(repair, false);
+  const full = fullFrom(repair, timed);
+  const when = { today: "now", full: full === undefined ? "when it is signed" : `from ${dayOf(full, hours)}`, never: "never" };
   return (["today", "full", "never"] as const)
-    .map((from) => ({ from, acts: lines.filter(({ when }) => when === from).map(({ act }) => inSentence(act).replace(/\.$/, "")) }))
+    .map((from) => ({ from, acts: lines.filter((line) => line.when === from).map(({ act }) => inSentence(act).replace(/\.$/, "")) }))
     .filter(({ acts }) => acts.length > 0)
-    .map(({ from, acts }) => `${WHEN[from]}: ${acts.join("; ")}`)
+    .map(({ from, acts }) => `${when[from]}: ${acts.join("; ")}`)
     .join(" · ");
 }

@@ -31,12 +31,22 @@ export const PIECE_OPS = {
     words: ({ facts: { what } }) => ({ title: "Test for lead", text: `Test ${what} for lead`, why: "Whatever abrades it makes dust; when the test says lead, wet methods only, or refer.", done_when: "the swab stays clean, or the piece is referred" }),
     cautions: ["old-paint"],
   }),
+  // an instrument that pulls on itself is let down before anything is opened
+  "strings-off": row({
+    each: "piece",
+    together: "piece",
+    kind: "take-apart",
+    when: ({ f: { piece, loaded, on } }) => piece === "instrument" && loaded && on.family === "wood",
+    needs: ["photograph"],
+    hands: [10, 25],
+    words: { title: "Take the strings off", text: "Let the strings down by halves, all of them evenly, then off; mark where the bridge stands", why: "Let down on one side alone it twists, and what is under tension springs when it is opened.", done_when: "nothing pulls, every string is bagged in its order" },
+  }),
   "take-apart": row({
     each: "piece",
     together: "piece",
     kind: "take-apart",
     when: ({ f: { piece, on } }) => (piece === "furniture" || piece === "instrument" || piece === "panel") && (on.family === "wood" || on.family === "board" || on.family === "metal"),
-    needs: ["photograph"],
+    needs: ["photograph", "strings-off"],
     hands: [5, 25],
     words: { title: "Take fittings off", text: "Take off what comes off without force", why: "Bag and label fasteners: order and orientation are lost first.", done_when: "every bag has a label" },
   }),
@@ -173,7 +183,7 @@ export const PIECE_OPS = {
     needs: ["photograph", "lead-test", "dry-out", "stop-cause", "lay-edges", "remove-old", "old-glue-out", "degrease", "take-apart", "slack", "fall-back"],
     apart: ["how"],
     facts: ({ f }) => ({
-      how: isFilm(f) ? "Wash the place with a drop of soap, wipe it, let it dry" : cleanWords(f.on),
+      how: isFilm(f) ? (f.finish.finish === "shellac" ? "Wipe the place with white spirit, twice, let it dry; no water, no alcohol" : "Wash the place with a drop of soap, wipe it, let it dry") : cleanWords(f.on),
       why: isFilm(f) ? "Polish and wax in a film make an eye." : `Nothing holds on a dirty ${lower(f.on.label)} edge.`,
       minds: [...(isFilm(f) ? [] : cleanCautions(f.on)), ...(f.on.substrate === "celluloid" ? ["celluloid"] : []), ...(f.found.damp === true ? ["mould"] : [])],
     }),

@@ -8,20 +8,23 @@ import { fastFirst, filled, formed, isFilm, isMasked, lower, MOULD_OF, poured, p
 /** Half the play, on each cheek, mm. */
 const slipMm = (f: Parameters<typeof measure>[0]) => measure(f, "play_mm") / 2;
 
+/** A film's own kind in its own solvent melts into it: it needs no key. */
+const bites = ({ chain }: OpFacts) => chain.filler?.cure.by === "drying";
+
 /** What makes the places ready: cut, key, guard, form, try; and the ways that need no chain. */
 export const PLACE_OPS = {
   key: row({
     each: "damage",
     together: "part",
     kind: "key",
-    when: ({ f }) => filled(f) && f.on.family !== "skin" && (isFilm(f) || !f.on.porous) && (f.stance === "service" || isFilm(f) || f.on.family === "metal"),
+    when: ({ f }) => filled(f) && f.on.family !== "skin" && (isFilm(f) ? !bites(f) : !f.on.porous && (f.stance === "service" || f.on.family === "metal")),
     needs: ["clean", "trim", "mask"],
-    apart: ["film"],
-    facts: ({ f }) => ({ film: isFilm(f), on: lower(f.on.label), dust: f.on.family === "ceramic" ? "silica" : f.on.family === "metal" ? "dust-metal" : "dust-resin" }),
+    apart: ["film", "loss"],
+    facts: ({ f }) => ({ film: isFilm(f), loss: f.damage === "scratch" ? "scratch" : "dent", on: lower(f.on.label), dust: f.on.family === "ceramic" ? "silica" : f.on.family === "metal" ? "dust-metal" : "dust-resin" }),
     hands: [5, 10],
-    words: ({ facts: { film, on } }) => ({
-      title: film ? "Scuff inside the dent" : "Roughen inside the loss",
-      text: film ? "Scuff the dent with P400, inside it only" : "Roughen inside the loss only",
+    words: ({ facts: { film, loss, on } }) => ({
+      title: film ? `Scuff inside the ${loss}` : "Roughen inside the loss",
+      text: film ? `Scuff the ${loss} with P400, inside it only` : "Roughen inside the loss only",
       why: film ? "On a gloss face nothing keys; scratches beside it would show." : `Dense ${on} gives no hold; scratches beside the loss would show.`,
       done_when: "the whole floor is matt",
     }),

@@ -29,6 +29,8 @@ export interface PlaceDraft {
   /** The opening at the surface: its area, and its narrow side. */
   readonly opening_mm2?: number;
   readonly opening_mm?: number;
+  /** What of it is seen when it is filled, where that is more than its opening, mm². */
+  readonly seen_mm2?: number;
   readonly solids?: readonly Solid[];
   /** What it holds where that is known better than by its solids, cm³. */
   readonly known_cm3?: number;

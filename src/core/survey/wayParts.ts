@@ -1,4 +1,4 @@
-import { type DamageKind, isStripped } from "../catalogue";
+import { type DamageKind, type Finish, isStripped } from "../catalogue";
 import type { WayFacts, WayRow } from "./wayRow";
 export type Rows = { readonly [K in DamageKind]: readonly WayRow<K>[] };
 
@@ -51,7 +51,7 @@ export const onlyNeeded = (_: unknown, { brace }: WayFacts) =>
 
 export const RAISE_FILMS = ["shellac", "lacquer", "polyester-film", "paint", "gilding"];
 export const filmNote = ({ finish }: WayFacts) => `steam and heat cloud ${finish.label.toLowerCase()} for good`;
-export const filmDrop = { only: { filler: ["spray-film", "polyester-drop"] } } as const;
+export const filmDrop = { only: { filler: ["spray-film", "polyester-drop", "shellac-drop"] } } as const;
 /** Whether the finish that it is to have hides what lies under it. */
 export const opaque = ({ finish, to_be = finish }: WayFacts): boolean => to_be.opaque;
 export const stripped = ({ finish, to_be = finish }: WayFacts): boolean => isStripped(finish, to_be);
@@ -59,3 +59,19 @@ export const veneered = ({ on }: WayFacts): boolean => on.substrate === "veneer-
 export const NO_GRAIN_SHOWS = "under its finish no grain shows: a fill does";
 const FILM_KINDS = ["lacquer", "polyester-film", "shellac"];
 export const clearFilm = ({ finish }: WayFacts) => FILM_KINDS.includes(finish.finish);
+
+/** How far colour and coats run out past what was mended, mm: never far over a glaze or leaf, wide in a film that is polished. Trade practice. */
+const BAND_MM: Readonly<Partial<Record<Finish, number>>> = {
+  glaze: 2,
+  gilding: 3,
+  dye: 5,
+  paint: 10,
+  foil: 20,
+  shellac: 20,
+  lacquer: 20,
+  "polyester-film": 20,
+  oil: 10,
+  wax: 10,
+};
+const BARE_BAND_MM = 3;
+export const bandOf = ({ finish, to_be = finish }: WayFacts): number => BAND_MM[to_be.finish as Finish] ?? BARE_BAND_MM;

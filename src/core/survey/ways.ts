@@ -1,6 +1,7 @@
 import type { ClassName, DamageKind, Family, Role } from "../catalogue";
 import type { Damage } from "./measures.data";
 import { type Place, volumeOf } from "./place";
+import { bandOf } from "./wayParts";
 import type { TakenPlace, WayFacts, WayRow } from "./wayRow";
 import { WAYS } from "./ways.data";
 
@@ -61,15 +62,16 @@ const SURFACED = ["paint", "gilding"];
 const TONED: Partial<Readonly<Record<Role, readonly ClassName[]>>> = { colour: ["toner-lacquer", "shellac-toner", "spirit-stain"] };
 const CLEAR_FILMS = ["shellac", "lacquer", "polyester-film"];
 const TOPPED = ["glaze", "foil", "shellac", "lacquer", "polyester-film", "oil", "wax", "gilding", "dye"];
-/** A fade reaches past a loss: over this many times its opening. Trade practice. */
-const FADE = 4;
+/** What is coloured of a place: all that is seen of it and a band around it, reckoned round. mm². */
+const faded = ({ opening_mm2 = 0, seen_mm2 = opening_mm2 }: TakenPlace, band_mm: number): number =>
+  Math.PI * (Math.sqrt(seen_mm2 / Math.PI) + band_mm) ** 2;
 
 /** What is coloured and coated over what was filled; nothing on a bare surface, nothing where the fill is the film. */
-function finishing(made: readonly TakenPlace[], { finish: now, to_be: finish = now, on }: WayFacts): TakenPlace[] {
+function finishing(made: readonly TakenPlace[], facts: WayFacts): TakenPlace[] {
+  const { finish: now, to_be: finish = now, on } = facts;
   if (made.some(({ kind }) => kind === "surface" || kind === "film") || finish.finish === "none") return [];
   const seen = made.filter(({ kind, hidden }) => (kind === "void" && !hidden) || (kind === "core" && hidden === false));
   if (seen.length === 0) return [];
-  const opening = seen.reduce((sum, { opening_mm2 = 0 }) => sum + opening_mm2, 0);
   const takes: Role[] = [
     ...(SURFACED.includes(finish.finish) ? (["levelling"] as const) : []),
     "colour",
@@ -80,7 +82,7 @@ function finishing(made: readonly TakenPlace[], { finish: now, to_be: finish = n
       name: "surface",
       kind: "surface",
       label: "Surface of the repair",
-      area_mm2: opening * FADE,
+      area_mm2: seen.reduce((sum, place) => sum + faded(place, bandOf(facts)), 0),
       takes,
       ...(CLEAR_FILMS.includes(finish.finish) ? { only: TONED } : {}),
     },

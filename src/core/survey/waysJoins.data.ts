@@ -7,6 +7,13 @@ import { shards } from "./places/shards";
 import { flatBed, newVeneer, sheet } from "./places/sheet";
 import { tear } from "./places/tear";
 import { BOND, FILL, LEAVE, NO_GRAIN_SHOWS, NO_HANDS, onlyNeeded, opaque, REPLACE, type Rows, unlessNeeded, woody } from "./wayParts";
+import type { TakenPlace, WayFacts } from "./wayRow";
+
+/** Wood is laid bare where a slot is cut: half the width of the member, three heights past each end of the break. */
+function slotted(d: Parameters<typeof sectionOf>[0], f: WayFacts, slope_mm = 0): Partial<TakenPlace> {
+  const { width, height } = sectionOf(d);
+  return woody(f) ? { hidden: false, opening_mm2: (width / 2) * (6 * height + slope_mm) } : {};
+}
 
 /** Ways to meet what has come apart. */
 export const JOIN_WAYS = {
@@ -30,7 +37,7 @@ export const JOIN_WAYS = {
       risk: "Holds a knock that glue alone would not.",
       ...NO_HANDS,
       not_first: onlyNeeded,
-      places: (d) => [...memberFaces(d, d.slope_mm), core("core", "Brace across the break", { section: sectionOf(d).at, slope_mm: d.slope_mm })],
+      places: (d, f) => [...memberFaces(d, d.slope_mm), core("core", "Brace across the break", { section: sectionOf(d).at, slope_mm: d.slope_mm, ...(sectionOf(d).round ? {} : slotted(d, f, d.slope_mm)) })],
     },
     REPLACE,
     LEAVE,
@@ -45,7 +52,7 @@ export const JOIN_WAYS = {
       risk: "Holds a knock that glue alone would not.",
       ...NO_HANDS,
       not_first: onlyNeeded,
-      places: (d, f) => [...memberFaces(d), core("core", "Brace across the break", { section: sectionOf(d).at, ...(woody(f) ? { hidden: false, opening_mm2: sectionOf(d).width * sectionOf(d).height * 3 } : {}) })],
+      places: (d, f) => [...memberFaces(d), core("core", "Brace across the break", { section: sectionOf(d).at, ...slotted(d, f) })],
     },
     REPLACE,
     LEAVE,
@@ -149,7 +156,18 @@ export const JOIN_WAYS = {
     LEAVE,
   ],
   "veneer-lost": [
-    { way: "reveneer", label: "Let in new veneer", how: "Square the edges, let in veneer of the same cut, colour it.", lost: "a thin line of the old edge", risk: "Needs a matching sheet and a sharp joint.", hands_min: [30, 75], wait_min: 0, extra_eur: [8, 40], not_first: (_, f) => (opaque(f) ? NO_GRAIN_SHOWS : undefined), places: newVeneer },
+    {
+      way: "reveneer",
+      label: "Let in new veneer",
+      how: "Square the edges, let in veneer of the same cut, colour it.",
+      lost: "a thin line of the old edge",
+      risk: "Needs a matching sheet and a sharp joint.",
+      hands_min: [30, 75],
+      wait_min: 0,
+      extra_eur: [8, 40],
+      not_first: (_, f) => (opaque(f) ? NO_GRAIN_SHOWS : undefined),
+      places: newVeneer,
+    },
     {
       way: "cut-fill",
       label: "Fill it",

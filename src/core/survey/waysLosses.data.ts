@@ -8,7 +8,7 @@ import { overlay, thinBacking } from "./places/overlay";
 import { patch } from "./places/patch";
 import { colouredFace, newVeneer, sheet } from "./places/sheet";
 import { tip, tipCore } from "./places/tip";
-import { BOND, clearFilm, FILL, filmDrop, filmNote, LEAVE, NO_GRAIN_SHOWS, opaque, plaster, RAISE_FILMS, REPLACE, type Rows, stripped, veneered, woody } from "./wayParts";
+import { BOND, bandOf, clearFilm, FILL, filmDrop, filmNote, LEAVE, NO_GRAIN_SHOWS, opaque, plaster, RAISE_FILMS, REPLACE, type Rows, stripped, veneered, woody } from "./wayParts";
 
 /** A film that was measured is filled with its own kind only as deep as it is. */
 const isThroughFilm = ({ film_um, depth_mm }: { readonly film_um?: number; readonly depth_mm: number }) => film_um !== undefined && film_um > 0 && depth_mm > film_um / 1000;
@@ -181,7 +181,7 @@ export const LOSS_WAYS = {
       not_first: (_, f) => (opaque(f) ? NO_GRAIN_SHOWS : undefined),
       places: (d) => newVeneer({ ...d, thickness_mm: d.depth_mm > 0 ? d.depth_mm : SAWN_VENEER_MM }),
     },
-    { ...FILL, label: "Build up the place", places: (d) => (d.depth_mm > 0 ? [sheet("loss", "The bare place", d.length_mm, d.width_mm, d.depth_mm)] : [colouredFace("The bare place", d, ["colour", "topcoat"])]) },
+    { ...FILL, label: "Build up the place", places: (d, f) => (d.depth_mm > 0 ? [sheet("loss", "The bare place", d.length_mm, d.width_mm, d.depth_mm)] : [colouredFace("The bare place", d, ["colour", "topcoat"], bandOf(f))]) },
     { way: "refinish", label: "Strip and refinish the face", how: "Take the whole face back to bare and build the finish up anew.", lost: "the old finish of the whole face", risk: "Even, but the age of the surface is gone.", hands_min: [300, 720], wait_min: 10_080, not_first: () => "the old finish would be gone" },
     LEAVE,
   ],
@@ -220,7 +220,7 @@ export const LOSS_WAYS = {
       wait_min: 2880,
       fits: (d, f) => (f.on.family === "wood" || veneered(f)) && d.through,
       not_first: (_, f) => (stripped(f) || !f.finish.film ? undefined : "the finish there would have to go"),
-      places: (d, f) => (stripped(f) ? [colouredFace("The bleached place", d, ["colour", "topcoat"])] : []),
+      places: (d, f) => (stripped(f) ? [colouredFace("The bleached place", d, ["colour", "topcoat"], bandOf(f))] : []),
     },
     {
       way: "poultice",
@@ -232,7 +232,7 @@ export const LOSS_WAYS = {
       wait_min: 2880,
       fits: (_, f) => f.on.family === "ceramic" || f.on.substrate === "stone",
     },
-    { ...FILL, way: "colour", label: "Tone it over", how: "Lock it, mute it with opaque colour, coat it.", places: (d, f) => [colouredFace("The stained place", d, opaque(f) ? ["colour"] : ["colour", "topcoat"])] },
+    { ...FILL, way: "colour", label: "Tone it over", how: "Lock it, mute it with opaque colour, coat it.", places: (d, f) => [colouredFace("The stained place", d, opaque(f) ? ["colour"] : ["colour", "topcoat"], bandOf(f))] },
     LEAVE,
   ],
 } satisfies Partial<Rows>;

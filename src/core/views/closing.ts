@@ -1,7 +1,7 @@
 import { type Range, type Station, stationLabel } from "../catalogue";
 import type { OwnerLine } from "../close/ownerDates";
 import { takenOf } from "../mix/batches";
-import { ownerOf } from "../plan/owner";
+import { holdsOwner, ownerOf } from "../plan/owner";
 import { sumRanges } from "../plan/sums";
 import type { BodyOf, EventKind, Start } from "../record/events.schema";
 import { opWords } from "../record/opId";
@@ -106,7 +106,10 @@ export function closingView(treatment: Treatment, worked: Worked): ClosingView {
   const told = toldEntries(treatment, worked);
   const hands = told.filter(({ body }) => BY_HAND.includes(body.kind)).map(({ at }) => Date.parse(at));
   const { repair, clocks } = worked;
-  const fulls = [...clocks.values()].flatMap(({ stages }) => stages.filter(({ stage }) => stage === "full").flatMap(({ at }) => at ?? []));
+  const holds = new Set(repair.operations.filter((op) => holdsOwner(op, repair.operations)).map(({ id }) => id));
+  const fulls = [...clocks]
+    .filter(([id]) => holds.has(id))
+    .flatMap(([, { stages }]) => stages.filter(({ stage }) => stage === "full").flatMap(({ at }) => at ?? []));
   return {
     review: reviewOf(told, operations),
     hands: handsGiven(treatment.entries),

@@ -40,18 +40,18 @@ export const FINISH_RULES: readonly Rule[] = [
     looks_at: "finish",
     effect: "against",
     roles: ["filler"],
-    when: (c) => c.finish.film && c.finish.gloss && c.damage.kind === "scratch" && c.row.class !== "spray-film",
+    when: (c) => c.finish.film && c.finish.gloss && c.damage.kind === "scratch" && !(c.row.class in OWN_FILM),
     word: "Dull line",
     says: (c) => `In a clear film it shows as a dull line: ${c.finish.label.toLowerCase()} is best filled with its own kind.`,
     source: TRADE,
   },
-  { id: "film-needs-film", looks_at: "finish", effect: "refuse", roles: ["filler"], when: (c) => is(c, "spray-film", "polyester-drop") && !c.finish.film, word: "No film", says: "It fills a film, and this surface has none.", source: TRADE },
+  { id: "film-needs-film", looks_at: "finish", effect: "refuse", roles: ["filler"], when: (c) => c.row.class in OWN_FILM && !c.finish.film, word: "No film", says: "It fills a film, and this surface has none.", source: TRADE },
   {
     id: "film-other-kind",
     looks_at: "finish",
     effect: "refuse",
     roles: ["filler"],
-    when: (c) => (is(c, "polyester-drop") && c.finish.film && c.finish.finish !== "polyester-film") || (is(c, "spray-film") && c.finish.finish === "polyester-film"),
+    when: (c) => c.row.class in OWN_FILM && c.finish.film && !isOwnFilm(c),
     word: "Other film",
     says: (c) => `A drop of another kind never joins ${c.finish.label.toLowerCase()}: it shows as an eye.`,
     or: "Or take the film's own kind.",
@@ -72,7 +72,7 @@ export const FINISH_RULES: readonly Rule[] = [
     looks_at: "finish",
     effect: "for",
     roles: ["filler"],
-    when: (c) => (is(c, "polyester-drop") && c.finish.finish === "polyester-film") || (is(c, "spray-film") && c.finish.finish === "lacquer"),
+    when: (c) => isOwnFilm(c),
     word: "Own kind",
     says: (c) => `The film's own kind: it polishes out as one with ${c.finish.label.toLowerCase()}.`,
     source: SHEETS,
@@ -194,8 +194,12 @@ export const FINISH_RULES: readonly Rule[] = [
 /** A coat over its own kind melts into it: that is how it is meant. */
 const ownKind = (c: Case) =>
   (c.role === "topcoat" && TOP_OF[c.row.class]?.includes(c.finish.finish) === true) ||
-  (c.role === "filler" && c.row.class === "spray-film" && c.finish.finish === "lacquer") ||
+  (c.role === "filler" && isOwnFilm(c)) ||
   (c.role === "colour" && ((c.finish.finish === "dye" && c.row.class === "leather-colour") || (c.finish.finish === "shellac" && c.row.class === "shellac-toner") || (c.finish.finish === "lacquer" && c.row.class === "toner-lacquer")));
+
+/** What is dropped into a film, by the films that it is of a kind with. */
+const OWN_FILM: Partial<Record<Case["row"]["class"], readonly string[]>> = { "spray-film": ["lacquer", "paint"], "polyester-drop": ["polyester-film"], "shellac-drop": ["shellac"] };
+const isOwnFilm = (c: Case): boolean => OWN_FILM[c.row.class]?.includes(c.finish.finish) === true;
 
 /** Which top coats look like which finish. */
 const TOP_OF: Partial<Record<Case["row"]["class"], readonly string[]>> = {

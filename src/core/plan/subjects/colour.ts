@@ -63,7 +63,7 @@ function coatSubjects(c: Context, surface: WorkPlace): Coat[] {
   });
   const bare = unmaskedAt(c, coats);
   return coats.map(({ group, link, material, coat, coats: of }, i): Coat => {
-    const { name, kind, role, text, why } = group;
+    const { name, kind, role, text, why, share = 1 } = group;
     return {
       ...c,
       here: [surface],
@@ -77,6 +77,7 @@ function coatSubjects(c: Context, surface: WorkPlace): Coat[] {
       why,
       coat,
       coats: of,
+      share,
       material,
       unmasks: i === bare && isMasked(c.f),
       last: i === coats.length - 1,
@@ -94,7 +95,11 @@ function unmaskedAt({ f }: Context, coats: readonly Laid[]): number {
 
 /** Bare wood under what shows it is stained, toned and coated; a patch in an old finish is muted to meet it. */
 const routeOf = ({ f }: Context): readonly CoatGroup[] =>
-  (f.way === "reveneer" || isStripped(f.was, f.finish)) && !f.finish.opaque && COAT_ROUTES[f.finish.finish as Finish].some(({ name }) => name === "tone") ? VENEER_ROUTE : COAT_ROUTES[f.finish.finish as Finish];
+  (f.way === "reveneer" || isStripped(f.was, f.finish)) &&
+  !f.finish.opaque &&
+  COAT_ROUTES[f.finish.finish as Finish].some(({ name }) => name === "tone")
+    ? VENEER_ROUTE
+    : COAT_ROUTES[f.finish.finish as Finish];
 
 /** As the user ordered them; what the route of the finish says of a coat is said of it here too. */
 function byHand(c: Context, links: readonly PlanLink[]): Laid[] {

@@ -1,4 +1,4 @@
-import { type Finish, type Grade, gradeLabel, grainOf, sameGrade } from "../../catalogue";
+import { type Finish, type Grade, gradeLabel, grainOf, isStripped, sameGrade } from "../../catalogue";
 import { marksGlaze, OVER_GLAZE, sandedWith } from "../../level/beside";
 import { isBarePolish } from "../../level/ops.data";
 import { LADDER_ENDS, LADDER_STARTS } from "../../level/plan.data";
@@ -14,8 +14,8 @@ import { filledPlaces } from "./fill";
 type LevelSubjects = Pick<AllSubjects, "levelled" | "rung" | "compound" | "primed">;
 
 const P = (grade: number): Grade => ({ system: "P", grade });
-/** Nothing coarser than this touches a gloss film; it is levelled to this; ISO 6344, trade practice. */
-const FILM_FROM = P(400);
+/** Nothing coarser than the first touches a gloss film, and nothing finer than the last takes a height down; ISO 6344, trade practice. */
+const FILM_FROM = [P(400), P(500), P(600), P(800), P(1000)] as const;
 const FILM_TO = P(1500);
 const COMPOUNDS = ["medium", "fine"] as const;
 
@@ -27,7 +27,12 @@ export function levelSubjects(c: Context): LevelSubjects {
   });
   const here = placesWith(c, "filler").filter(({ kind, hidden }) => (kind === "void" || kind === "film") && !hidden);
   const filler = here[0] && linkAt(c, here[0], "filler");
-  if (!filler || c.f.on.family === "skin" || filler.material.rigidity === "flexible")
+  if (
+    !filler ||
+    c.f.on.family === "skin" ||
+    (filler.class === "veneer-sheet" && isStripped(c.f.was, c.f.to_be)) ||
+    filler.material.rigidity === "flexible"
+  )
     return { levelled: [], rung: [], compound: [], primed };
   const one: Levelled = {
     ...c,
@@ -75,9 +80,12 @@ interface Ladder {
 
 function ladderOf(c: Context, { film, sheet }: Levelled, { material }: PlanLink): Ladder {
   const { to, because } = endOf(c, film, sheet);
-  const wanted = sheet ? P(180) : film ? FILM_FROM : LADDER_STARTS[material.hardness];
+  const wanted = sheet ? P(180) : film ? filmFrom(standingProud(c).um) : LADDER_STARTS[material.hardness];
   return { from: (grainOf(wanted) ?? 0) < (grainOf(to) ?? 0) ? to : wanted, to, because };
 }
+
+/** A grain cuts scratches of up to half its size: the coarsest of which twice its grain is still inside what stands proud, µm. */
+const filmFrom = (proud_um: number): Grade => FILM_FROM.find((grade) => 2 * (grainOf(grade) ?? 0) <= proud_um) ?? P(1000);
 
 function endOf(c: Context, film: boolean, sheet: boolean): Pick<Ladder, "to" | "because"> {
   const { on, finish } = c.f;

@@ -34,6 +34,8 @@ const edge = (
   solids: [solid(length_mm, depth_mm, thickness_mm)],
   opening_mm2: length_mm * thickness_mm,
   opening_mm: depth_mm,
+  // its edge, and both faces of the wall
+  seen_mm2: length_mm * thickness_mm + (Math.PI / 2) * length_mm * depth_mm,
   width_mm: thickness_mm,
   // both faces of the wall are open: it hardens from there, however high it is
   build_mm: Math.min(depth_mm, thickness_mm),

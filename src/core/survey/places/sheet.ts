@@ -44,12 +44,11 @@ export const newVeneer = (d: Flat & Pick<DamageOf<"veneer-lost">, "thickness_mm"
   sheet("sheet", "The new veneer", d.length_mm, d.width_mm, d.thickness_mm, { only: { filler: ["veneer-sheet"] }, as: "veneer-lost" }),
 ];
 
-/** A face that is only coloured, with its fade, as a multiple of what is bare; trade practice. */
-const FADED = 2;
-export const colouredFace = (label: string, { length_mm, width_mm }: Flat, takes: TakenPlace["takes"]): TakenPlace => ({
+/** A face that is only coloured, with the band in which its colour runs out, mm. */
+export const colouredFace = (label: string, { length_mm, width_mm }: Flat, takes: TakenPlace["takes"], band_mm: number): TakenPlace => ({
   name: "surface",
   kind: "surface",
   label,
-  area_mm2: length_mm * width_mm * FADED,
+  area_mm2: (length_mm + 2 * band_mm) * (width_mm + 2 * band_mm),
   takes,
 });
