@@ -176,6 +176,16 @@ export const COATS = [
     hazards: ["vapour"], shelf_months: [24, 36], source: "typical data sheets of nitrocellulose and acrylic lacquers",
   },
   {
+    class: "cyanoacrylate-wipe", group: "topcoat", name: "Thin cyanoacrylate, wiped", roles: ["topcoat"], hatch: "lacquer", ...coat,
+    density: [1.04, 1.1], price_eur_kg: [150, 600], food: "no food contact as a class",
+    bonds: { wood: "firm", board: "firm", polymer: "firm", metal: "fair", bone: "firm" },
+    max_layer_mm: 0.015, shrinkage_pct: [2, 6], hardness: 4, service_C: [60, 80], water: "splash", outdoor: false, takes_stain: false,
+    reversible: { grade: "effort", by: "acetone over hours, with the film around it" }, carrier: "monomer", usual_coats: 9,
+    mix: { parts: [{ name: "ready to use", ratio: 1, density: 1.06 }], ratio_by: "mass", cue: "One drop on a folded cloth, one stroke; then a breath of activator." },
+    cure: { reference_C: 23, ea_kJ_mol: 40, min_C: 5, at_mm: 0.015, by: "reaction", stages: [{ stage: "working", minutes: [0.1, 0.5] }, { stage: "recoat", minutes: [1, 4] }, { stage: "hard", minutes: [30, 120] }, { stage: "full", minutes: [720, 1440] }] },
+    hazards: ["cyanoacrylate"], shelf_months: [6, 12], source: "typical data sheets of thin ethyl cyanoacrylates with activator; trade practice",
+  },
+  {
     class: "wax-polish", group: "topcoat", name: "Wax polish", roles: ["topcoat"], hatch: "lacquer", ...coat, rigidity: "flexible",
     density: [0.8, 0.9], price_eur_kg: [20, 60], food: "keep food off it",
     bonds: { wood: "firm", mineral: "firm", metal: "firm", bone: "firm", skin: "firm", paper: "fair", ceramic: "fair", polymer: "firm", board: "fair" },

@@ -278,6 +278,17 @@ export const FILLS = [
     hazards: ["styrene", "peroxide", "dust-resin"], shelf_months: [6, 12], source: "typical data sheets of air-drying unsaturated polyester gloss resins (volume shrinkage 5 to 9 %)",
   },
   {
+    class: "cyanoacrylate-drop", group: "filler", name: "Thick cyanoacrylate, in drops", roles: ["filler"], hatch: "adhesive",
+    density: [1.05, 1.12], price_eur_kg: [150, 600], food: "no food contact as a class",
+    bonds: { wood: "firm", board: "firm", polymer: "firm", metal: "fair", bone: "firm", ceramic: "fair" }, needs_pores: false,
+    gap_mm: [0, 4], max_layer_mm: 0.5, shrinkage_pct: [2, 5], rigidity: "rigid", hardness: 4, strength: "medium", service_C: [60, 80],
+    water: "splash", outdoor: false, takes_stain: false, reversible: { grade: "effort", by: "acetone over hours; cut out" }, carrier: "monomer",
+    only_for: ["dent", "scratch", "chip", "burn-through"],
+    mix: { parts: [{ name: "ready to use", ratio: 1, density: 1.08 }], ratio_by: "mass", cue: "A bead from the nozzle, a breath of activator from a hand’s breadth away: closer it boils white." },
+    cure: { reference_C: 23, ea_kJ_mol: 40, min_C: 5, at_mm: 0.5, by: "reaction", stages: [{ stage: "working", minutes: [0.5, 2] }, { stage: "recoat", minutes: [2, 10] }, { stage: "hard", minutes: [30, 120] }, { stage: "full", minutes: [1440, 2880] }] },
+    hazards: ["cyanoacrylate", "dust-resin"], shelf_months: [6, 12], source: "typical data sheets of gap-filling ethyl cyanoacrylates with activator; trade practice",
+  },
+  {
     class: "leather-plug", group: "flexible", name: "Leather plug, skived", roles: ["filler"], hatch: "leather",
     density: [0.8, 1.1], price_eur_kg: [30, 120], food: "keep food off it",
     bonds: { skin: "firm" }, needs_pores: false,

@@ -8,6 +8,7 @@ export * from "./finishes.data";
 export * from "./flags.data";
 export * from "./glues.data";
 export * from "./grams";
+export * from "./handsOver";
 export * from "./materialClass";
 export * from "./operation";
 export * from "./patch";

@@ -118,6 +118,8 @@ export interface ClassRow {
   /** The only kinds of damage it is made for; absent = no limit. */
   readonly only_for?: readonly DamageKind[];
   readonly leaf?: Leaf;
+  /** So many coats of it make a film, where that is other than usual. */
+  readonly usual_coats?: number;
   /** After so long the next coat no longer bonds of itself: it is abraded first, minutes. Absent = each coat softens the one before. */
   readonly recoat_until_min?: Range;
   readonly mix: Mix;
@@ -130,3 +132,7 @@ export interface ClassRow {
 /** What a wet coat of so many mm dries to, µm: what it shrinks by is gone. */
 export const dryFilmUm = ({ shrinkage_pct }: { readonly shrinkage_pct: Range }, wet_mm: number): number =>
   wet_mm * 1000 * (1 - middle(shrinkage_pct) / 100);
+
+/** Mortar and stucco are floated level while they are green; what was poured, or hardens glassy, is cut and sanded. */
+export const isFloated = ({ hatch, group, cure }: Pick<ClassRow, "hatch" | "group" | "cure">): boolean =>
+  hatch === "plaster" && group !== "plaster" && cure.stages.some(({ stage }) => stage === "firm");

@@ -69,6 +69,9 @@ export const VENEER_ROUTE: readonly CoatGroup[] = [
   CLEAR(2),
 ];
 
+/** A film that is opaque itself is met by its own colour under clear: nothing shows through, so nothing is toned. */
+export const OPAQUE_ROUTE: readonly CoatGroup[] = [group("under", "colour", "colour", 2, "The colour of the film, opaque", "Mixed to meet it wet under the clear: dry and bare it looks grey."), CLEAR(3)];
+
 /** Films that are levelled and polished when they have stopped shrinking. */
 export const POLISHED: readonly Finish[] = ["lacquer", "polyester-film"];
 

@@ -1,4 +1,4 @@
-import { type Finish, type Grade, gradeLabel, isStripped, type Range } from "../catalogue";
+import { type Finish, type Grade, gradeLabel, handsOver, isStripped, type Range } from "../catalogue";
 import { first, row, type Told } from "../operation/row";
 import type { Coat, Surfaced } from "../operation/subject";
 import { WET_BESIDE } from "../operation/wetWork";
@@ -187,7 +187,7 @@ export const COLOUR_OPS = {
       hot_C: name === "stain" && air.temp_C > STAIN_GRABS_C ? air.temp_C : undefined,
       sprays: material.carrier === "ketone",
     }),
-    hands: [4, 12],
+    hands: ({ here }) => handsOver([4, 12], here),
     words: ({ facts: { name, what, why, coat, coats, colours, hot_C }, takes, ...op }) => ({
       title: `${TITLES[name]}${coats > 1 ? ` ${coat} of ${coats}` : ""}`,
       text: `${what}${coats > 1 ? `, ${coat} of ${coats}` : ""}: ${nameOf(op)}, ${grams(takes?.mass_g ?? 0)}`,

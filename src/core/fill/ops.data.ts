@@ -1,4 +1,4 @@
-import { dustOf, type Range } from "../catalogue";
+import { dustOf, handsOver, isFloated, type Range } from "../catalogue";
 import { sheenOf, shrinkLag } from "../cure/shrinkWait";
 import { cue } from "../mix/cue";
 import { doseFigures, doseOf } from "../mix/doses";
@@ -22,8 +22,14 @@ const BEFORE_DAM = [
   first("barrier", "so that it lifts off again"),
   first("consolidate", "the edge is firm"),
   first("mask", "the edge is guarded"),
+  first("cut-rim", "its rim is level"),
+  first("film-under", "so that it comes off again"),
 ] as const;
-const JOINED = [{ after: "unclamp", n: "last", because: "the joint holds" }, first("free-skin", "the joint holds"), first("flush-brace", "it is flush")] as const;
+const isSetNext = ({ f }: { readonly f: { readonly way: string } }): boolean => f.way === "set-next";
+function isFilledLast(s: { readonly f: { readonly way: string } }): boolean {
+  return !isSetNext(s);
+}
+const JOINED = [{ after: "unclamp", n: "last", when: isFilledLast, because: "the joint holds" }, first("free-skin", "the joint holds"), first("flush-brace", "it is flush")] as const;
 /** What lies on its back while it is glued may be filled elsewhere meanwhile. */
 function standsFree({ f }: { readonly f: { readonly piece: string } }): boolean {
   return f.piece !== "relief" && f.piece !== "panel";
@@ -94,6 +100,16 @@ export const FILL_OPS = {
     hands: [5, 15],
     words: { title: "Take the coats off", text: "Take the coats off the low place and a finger’s width around it: scrape, then P180 by hand", why: "Filler holds on no coat, and colour laid over clear never meets what is beside it.", done_when: "the fill is bare and the coats run out thin around it" },
     cautions: ({ facts }) => [facts.dust],
+  }),
+  // shaped dry: on film, taken off firm, glued in hard
+  "film-under": row({
+    each: "voids",
+    together: "part",
+    kind: "release",
+    when: (s) => isSetNext(s) && !s.later,
+    needs: [first("clean", "the break is clean"), first("trim", "nothing loose"), first("mask", "the edge is guarded")],
+    hands: [2, 5],
+    words: { title: "Film over the stump", text: "Draw cling film tight over the broken face, no crease", why: "The putty takes the shape of the break and still comes off it.", done_when: "every edge of the break shows through the film" },
   }),
   dam: row({
     each: "voids",
@@ -272,14 +288,22 @@ export const FILL_OPS = {
     kind: ({ shaping, f }) => (shaping === "carve" || (f.way === "build" && shaping === undefined) ? "carve" : "trim"),
     when: (s) => has(s, "firm") && !s.film && !isFlexible(s) && (s.later?.low_mm ?? Infinity) >= BLADE_MM,
     needs: [laid, first("demould", "the form is off"), { after: "mix", n: "same", stage: ["firm"], until: ["stiff"], because: "firm, not yet hard" }],
-    facts: ({ shaping, f }) => ({ carves: shaping === "carve" || (f.way === "build" && shaping === undefined), rough: shaping === "carve" }),
-    hands: [4, 12],
-    words: ({ facts: { carves, rough } }) => ({
-      title: carves ? "Carve it while firm" : "Trim with a blade",
-      text: rough ? "Rough it out with a blade while it is firm, a millimetre left everywhere" : carves ? "Carve it to shape while it is firm" : "Trim with a blade, down to a hair above the line",
-      why: "It cuts like soap now; later it costs an hour of sanding.",
-      done_when: "what stands proud is an even hair",
-    }),
+    facts: ({ shaping, f, link }) => ({ carves: shaping === "carve" || (f.way === "build" && shaping === undefined), rough: shaping === "carve", floated: isFloated(link.material) }),
+    hands: ({ here }) => handsOver([4, 12], here),
+    words: ({ facts: { carves, rough, floated } }) =>
+      floated && !carves
+        ? {
+            title: "Float it green",
+            text: "Scrape it level with a straight edge while it is green, then float it with a damp sponge board",
+            why: "Green it comes level in minutes; hard it costs hours of sanding and dust.",
+            done_when: "the straight edge touches all over and the grain is as beside it",
+          }
+        : {
+            title: carves ? "Carve it while firm" : "Trim with a blade",
+            text: rough ? "Rough it out with a blade while it is firm, a millimetre left everywhere" : carves ? "Carve it to shape while it is firm" : "Trim with a blade, down to a hair above the line",
+            why: "It cuts like soap now; later it costs an hour of sanding.",
+            done_when: "what stands proud is an even hair",
+          },
     cautions: ["blade"],
     meets: ["level-hump", "level-harder"],
   }),
@@ -300,6 +324,16 @@ export const FILL_OPS = {
       done_when: "the profile touches all along, a hair above the old surface",
     },
     cautions: ({ facts }) => ["blade", ...facts.dust],
+  }),
+  "take-off": row({
+    each: "laid",
+    stem: "take-off",
+    together: "fill",
+    kind: "demould",
+    when: (s) => isSetNext(s) && !s.later,
+    needs: [laid, first("blade", "it is shaped"), { after: "mix", n: "same", stage: ["firm"], because: "firm, not yet hard" }],
+    hands: [2, 5],
+    words: { title: "Take the piece off", text: "Mark how it sits, take the piece off its film while it is firm, and let it harden on a bed of sand", why: "Hard, it locks in the break; soft, it bends.", done_when: "the film is off, the marks are on both sides" },
   }),
   // what was dammed behind is freed
   "off-dam": row({
@@ -335,7 +369,7 @@ export const FILL_OPS = {
     stem: "check-fill",
     together: "fill",
     kind: "check",
-    needs: [{ after: "mix", n: "same", stage: ["hard", "full"], because: "hard" }, laid, first("blade", "it is trimmed"), first("carve-hard", "it has its profile"), first("off-dam", "the dam is off"), first("texture", "it is embossed")],
+    needs: [{ after: "mix", n: "same", stage: ["hard", "full"], because: "hard" }, laid, first("blade", "it is trimmed"), first("carve-hard", "it has its profile"), first("off-dam", "the dam is off"), first("texture", "it is embossed"), first("take-off", "it is off its film")],
     hands: [3, 6],
     words: { title: "Check for low spots", text: "Look for pinholes and low spots: fingertip with eyes shut, raking light", why: "A pinhole is stopped with a finer filler now; under colour it shows for ever.", done_when: "nothing is low, or the round goes back to Fill" },
   }),

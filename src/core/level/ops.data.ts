@@ -1,4 +1,4 @@
-import { dustOf, type Grade, gradeLabel, grainOf } from "../catalogue";
+import { dustOf, type Grade, gradeLabel, grainOf, handsOver } from "../catalogue";
 import { wastePct } from "../mix/weigh";
 import { first, row, type Told } from "../operation/row";
 import type { Levelled, Rung } from "../operation/subject";
@@ -14,6 +14,7 @@ const BEFORE = [
   first("check-fill", "nothing is low"),
   first("dry", "it is dry"),
   first("dry-lime", "it is dry"),
+  first("damp-cure", "the mist has ended"),
   first("shrink", "it has stopped shrinking"),
   first("measure-after", "its thickness is on record"),
   first("flush", "it is flush"),
@@ -179,7 +180,7 @@ export const LEVEL_OPS = {
     thickness: ({ link }) => link.material.max_layer_mm,
     starts: "coated",
     facts: ({ link }) => ({ film_um: link.material.max_layer_mm * 1000 }),
-    hands: [4, 10],
+    hands: ({ here }) => handsOver([4, 10], here),
     words: ({ facts: { film_um }, takes, ...op }) => ({
       title: "Pull the surfacer over",
       text: `Pull ${nameOf(op)} over it, ${plain(film_um, 0)} µm, ${grams(takes?.mass_g ?? 0)}`,
@@ -205,7 +206,7 @@ export const LEVEL_OPS = {
     grade: () => ({ system: "P", grade: 400 }),
     apart: ["dry"],
     facts: ({ f: { on }, link }) => ({ dry: on.fears_water || on.family === "wood", dust: link.material.hazards.filter((hazard) => hazard.startsWith("dust")) }),
-    hands: [4, 10],
+    hands: ({ here }) => handsOver([4, 10], here),
     words: ({ facts: { dry }, grade }) => ({ title: "Rub the surfacer down", text: `Rub it down with ${labelOf(grade)}, ${dry ? "dry" : "wet"}, a foam pad`, why: "Colour shows what the primer leaves.", done_when: "it is matt and even, no edge felt" }),
     cautions: ({ facts }) => facts.dust,
   }),

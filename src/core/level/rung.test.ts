@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { ladder } from "./ladder";
-import { AROUND, type Hardness, rungMinutes, rungsOf, type Sanded, SCRATCH_OFF, scratchUm, sheetsFor, wantsCoarser } from "./rung";
+import { type Hardness, rungMinutes, rungsOf, type Sanded, SCRATCH_OFF, sandedOver, scratchUm, sheetsFor, wantsCoarser } from "./rung";
 import { deepestLeft, surface, surfaceRows } from "./surface";
 
 const LACQUER: Sanded = { hardness: 3, wet: true };
@@ -70,7 +70,7 @@ describe("what a rung does", () => {
     expect(rungMinutes({ ...LACQUER, careful: true, micron: 100 }, tiny)).toEqual([4, 10]);
     const whole = [{ opening_mm2: 40_000 }];
     expect(rungMinutes({ ...LACQUER, micron: 82, before_um: 125 }, whole)).toEqual(
-      rungsOf([{ micron: 125 }, { micron: 82 }], LACQUER, 40_000 * AROUND)[1]?.minutes,
+      rungsOf([{ micron: 125 }, { micron: 82 }], LACQUER, sandedOver(40_000))[1]?.minutes,
     );
   });
 });

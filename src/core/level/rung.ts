@@ -100,14 +100,17 @@ export function sheetsFor(area_mm2: number): { readonly quarters: number; readon
   return { quarters, eur: [(quarters / QUARTERS_A_SHEET) * SHEET_EUR[0], (quarters / QUARTERS_A_SHEET) * SHEET_EUR[1]] };
 }
 
-/** What is sanded runs out over half as much again as was filled. */
-export const AROUND = 1.5;
+/** What is sanded runs out past what was filled, mm. */
+const AROUND_MM = 2;
+/** The face that is sanded over an opening, with what is taken along around it, reckoned round. mm². */
+export const sandedOver = (opening_mm2: number): number =>
+  opening_mm2 > 0 ? Math.PI * (Math.sqrt(opening_mm2 / Math.PI) + AROUND_MM) ** 2 : 0;
 
-/** The face that is sanded over what was filled, with what is taken along around it, mm². */
+/** The face that is sanded over what was filled here, mm². */
 export const sandedMm2 = (here: ReadonlyArray<{ readonly opening_mm2?: number }>): number =>
   Math.max(
     LEAST_MM2,
-    here.reduce((sum, { opening_mm2 = 0 }) => sum + opening_mm2 * AROUND, 0),
+    here.reduce((sum, { opening_mm2 = 0 }) => sum + sandedOver(opening_mm2), 0),
   );
 
 /** A block covers at least this, mm². */

@@ -114,7 +114,7 @@ describe("lacquer now, to be painted", () => {
   test("nothing is masked or tried for what is painted over; it is flatted, and coated as paint", () => {
     expect(painted.has("ready/mask")).toBe(false);
     expect(painted.has("ready/test-spot")).toBe(false);
-    expect(painted.inOrder("level/rub-prime", "colour/flat-old", "colour/dust-off", "colour/under-1")).toBe(true);
+    expect(painted.inOrder("colour/flat-old", "level/prime-1", "level/rub-prime", "colour/dust-off", "colour/under-1")).toBe(true);
     expect(painted.op("colour/flat-old").text).toMatch(/old lacquer/);
     expect(painted.links.map(({ role }) => role)).toEqual(["filler", "levelling", "colour"]);
   });

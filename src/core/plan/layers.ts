@@ -118,8 +118,8 @@ function stack(place: WorkPlace, depth: number, { link, from: start, to, over }:
  * What sets by reaction sets through at any depth; layers keep its heat and its pull small, and both go by the narrow side. A void no wider than
  * one layer is filled in one push.
  */
-const isNarrow = ({ opening_mm }: WorkPlace, { cure, max_layer_mm, group }: MaterialClass): boolean =>
-  cure.by === "reaction" && group !== "plaster" && opening_mm !== undefined && opening_mm <= max_layer_mm;
+const isNarrow = ({ opening_mm }: WorkPlace, { cure, max_layer_mm, hatch }: MaterialClass): boolean =>
+  cure.by === "reaction" && hatch !== "plaster" && opening_mm !== undefined && opening_mm <= max_layer_mm;
 
 /** From what was reached on: nothing more where it stands level, one layer more where the last is low. */
 function replanned(

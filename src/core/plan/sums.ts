@@ -1,6 +1,6 @@
 import type { MaterialClass, Range } from "../catalogue";
 import { leafCost } from "../colour/leaf";
-import { AROUND, PAD_EUR, sheetsFor, WIPE_EUR } from "../level/rung";
+import { PAD_EUR, sandedOver, sheetsFor, WIPE_EUR } from "../level/rung";
 import { LIMITS } from "../survey/inspection.data";
 import type { DamageInput, WorkedDamage } from "./damageContext";
 import type { Operation } from "./plan.schema";
@@ -62,7 +62,7 @@ export const faceOf = (damages: readonly WorkedDamage[], { places }: Operation):
   damages
     .flatMap((damage) => damage.places)
     .filter(({ id }) => places.includes(id))
-    .reduce((sum, { opening_mm2, area_mm2 = 0 }) => sum + (opening_mm2 ?? area_mm2) * AROUND, 0);
+    .reduce((sum, { opening_mm2, area_mm2 = 0 }) => sum + sandedOver(opening_mm2 ?? area_mm2), 0);
 
 const placeOf = (places: WorkedDamage["places"], id: string) => places.find((place) => place.id === id);
 

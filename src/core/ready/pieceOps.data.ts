@@ -143,7 +143,7 @@ export const PIECE_OPS = {
     each: "damage",
     together: "part",
     kind: "dry",
-    when: ({ f: { found, damage, outdoor, on } }) => found.damp === true || (damage === "eroded" && outdoor && on.porous),
+    when: ({ f: { found, damage, outdoor, on } }) => found.damp === true || (outdoor && on.porous && (damage === "eroded" || on.family === "mineral")),
     needs: ["stop-cause", "lead-test", "photograph"],
     facts: ({ f }) => ({ mineral: f.on.family === "mineral" }),
     hands: [2, 5],

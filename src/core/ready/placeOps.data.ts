@@ -3,7 +3,7 @@ import { row } from "../operation/row";
 import { measure } from "../operation/subject";
 import { WET_BESIDE } from "../operation/wetWork";
 import { plain } from "../units";
-import { fastFirst, filled, formed, isFilm, isMasked, lower, MOULD_OF, poured, pressed, twinned } from "./readyFacts";
+import { fastFirst, filled, formed, isFilm, isMasked, isSetNext, lower, MOULD_OF, poured, pressed, twinned } from "./readyFacts";
 
 /** Half the play, on each cheek, mm. */
 const slipMm = (f: Parameters<typeof measure>[0]) => measure(f, "play_mm") / 2;
@@ -13,6 +13,18 @@ const bites = ({ chain }: OpFacts) => chain.filler?.cure.by === "drying";
 
 /** What makes the places ready: cut, key, guard, form, try; and the ways that need no chain. */
 export const PLACE_OPS = {
+  // what was pushed up is cut off before anything is filled: it would be sanded with the fill, and through the film beside it
+  "cut-rim": row({
+    each: "damage",
+    together: "part",
+    kind: "cut",
+    when: ({ f }) => filled(f) && Number(f.measures.rim_mm ?? 0) > 0,
+    needs: ["clean", "mask", "test-spot"],
+    facts: ({ f }) => ({ rim_mm: Number(f.measures.rim_mm ?? 0), dust: f.on.family === "wood" || f.on.family === "board" ? "dust-wood" : "dust-resin" }),
+    hands: [4, 12],
+    words: ({ facts: { rim_mm } }) => ({ title: "Cut the rim level", text: `Cut the raised rim level, ${plain(rim_mm, 2)} mm, with a sharp blade laid flat`, why: "Sanded down with the fill it goes through the film beside it first.", done_when: "a straight edge rocks nowhere" }),
+    cautions: ({ facts: { dust } }) => ["blade", dust],
+  }),
   key: row({
     each: "damage",
     together: "part",
@@ -29,6 +41,7 @@ export const PLACE_OPS = {
       done_when: "the whole floor is matt",
     }),
     cautions: ({ facts }) => [facts.dust],
+    meets: ["film-scuff"],
   }),
   mask: row({
     each: "piece",
@@ -164,7 +177,22 @@ export const PLACE_OPS = {
     together: "part",
     kind: "dry-run",
     when: ({ f }) => pressed(f),
-    needs: [...WET_BESIDE.map((need) => ({ ...need, when: ({ f }: { readonly f: OpFacts }) => !fastFirst(f) })), "clean", "barrier", "release", "slips", "wrap", "open-crack", "choose-sheet", "cut-core", "humidify", "trim", "tap-bed"],
+    needs: [
+      ...WET_BESIDE.map((need) => ({ ...need, when: ({ f }: { readonly f: OpFacts }) => !fastFirst(f) })),
+      "clean",
+      "barrier",
+      "release",
+      "slips",
+      "wrap",
+      "open-crack",
+      "choose-sheet",
+      "cut-core",
+      "humidify",
+      "trim",
+      "tap-bed",
+      { after: "check-fill", when: ({ f }: { readonly f: OpFacts }) => isSetNext(f), because: "the piece is hard" },
+      { after: "take-off", because: "the piece is off its film" },
+    ],
     facts: ({ f: { damage, sprung } }) => ({
       how: damage === "shards" ? "Dry-fit all shards, write down the order, mark twice across each break, time it" : sprung ? "Dry-fit section by section, the awkward end first, time it" : "Dry-fit everything, mark twice across the break, every clamp in its place, time it",
     }),

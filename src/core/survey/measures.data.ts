@@ -155,6 +155,7 @@ export const MEASURES = {
     length("depth_mm", "Depth", 100, "a straight edge over it shows the gap", 0.01),
     yesno("broken", "The surface is broken", "whole fibres can be steamed up, broken ones are filled"),
     maybe(number("film_um", "Film beside it", "µm", 5000, "steam clouds a film; 0 = bare surface")),
+    maybe(length("rim_mm", "Raised rim, height", 20, "what was pushed up around it is cut level first; 0 when there is none", 0)),
     ACROSS,
     COUNT,
   ],

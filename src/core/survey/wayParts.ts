@@ -57,6 +57,16 @@ export const opaque = ({ finish, to_be = finish }: WayFacts): boolean => to_be.o
 export const stripped = ({ finish, to_be = finish }: WayFacts): boolean => isStripped(finish, to_be);
 export const veneered = ({ on }: WayFacts): boolean => on.substrate === "veneer-solid" || on.substrate === "veneer-particleboard";
 export const NO_GRAIN_SHOWS = "under its finish no grain shows: a fill does";
+/** Another stuff than the film, but hard within the hour. */
+export const caDrop = { only: { filler: ["cyanoacrylate-drop"] } } as const;
+export const CA_FILL = {
+  ...FILL,
+  way: "ca-fill",
+  label: "Fill it with cyanoacrylate in drops",
+  how: "Drops of thick cyanoacrylate, each set with activator, levelled and polished the next day.",
+  risk: "Clear and hard within the hour, but another stuff than the film: its edge may show in low light.",
+  not_first: () => "the film’s own kind polishes out as one",
+} as const;
 const FILM_KINDS = ["lacquer", "polyester-film", "shellac"];
 export const clearFilm = ({ finish }: WayFacts) => FILM_KINDS.includes(finish.finish);
 

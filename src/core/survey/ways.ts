@@ -58,8 +58,9 @@ function looseFoil(made: readonly TakenPlace[], { on }: WayFacts): TakenPlace[] 
 
 /** Finishes that are levelled with a surfacer, and those that get a coat. */
 const SURFACED = ["paint", "gilding"];
-/** Clear films: what is under them shows, so they are toned, never painted over. */
+/** Clear films: what is under them shows, so they are toned, never painted over; a polyester film may be black through, and is met by black. */
 const TONED: Partial<Readonly<Record<Role, readonly ClassName[]>>> = { colour: ["toner-lacquer", "shellac-toner", "spirit-stain"] };
+const TONED_OR_BLACK: typeof TONED = { colour: ["toner-lacquer", "shellac-toner", "spirit-stain", "acrylic-paint"] };
 const CLEAR_FILMS = ["shellac", "lacquer", "polyester-film"];
 const TOPPED = ["glaze", "foil", "shellac", "lacquer", "polyester-film", "oil", "wax", "gilding", "dye"];
 /** What is coloured of a place: all that is seen of it and a band around it, reckoned round. mm². */
@@ -84,7 +85,7 @@ function finishing(made: readonly TakenPlace[], facts: WayFacts): TakenPlace[] {
       label: "Surface of the repair",
       area_mm2: seen.reduce((sum, place) => sum + faded(place, bandOf(facts)), 0),
       takes,
-      ...(CLEAR_FILMS.includes(finish.finish) ? { only: TONED } : {}),
+      ...(CLEAR_FILMS.includes(finish.finish) ? { only: finish.finish === "polyester-film" ? TONED_OR_BLACK : TONED } : {}),
     },
   ];
 }

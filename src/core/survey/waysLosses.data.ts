@@ -7,14 +7,17 @@ import { hole, holeWall } from "./places/hole";
 import { overlay, thinBacking } from "./places/overlay";
 import { patch } from "./places/patch";
 import { colouredFace, newVeneer, sheet } from "./places/sheet";
-import { tip, tipCore } from "./places/tip";
-import { BOND, bandOf, clearFilm, FILL, filmDrop, filmNote, LEAVE, NO_GRAIN_SHOWS, opaque, plaster, RAISE_FILMS, REPLACE, type Rows, stripped, veneered, woody } from "./wayParts";
+import { stump, tip, tipCore } from "./places/tip";
+import { BOND, bandOf, CA_FILL, caDrop, clearFilm, FILL, filmDrop, filmNote, LEAVE, NO_GRAIN_SHOWS, opaque, plaster, RAISE_FILMS, REPLACE, type Rows, stripped, veneered, woody } from "./wayParts";
 
 /** A film that was measured is filled with its own kind only as deep as it is. */
 const isThroughFilm = ({ film_um, depth_mm }: { readonly film_um?: number; readonly depth_mm: number }) => film_um !== undefined && film_um > 0 && depth_mm > film_um / 1000;
 
 /** Where the depth was not measured: what furniture veneer is cut to today, mm (EN 635). */
 const SAWN_VENEER_MM = 0.6;
+
+/** A wider hole through a shell is closed behind before it is filled, mm; trade practice. */
+const BANDAGED_FROM_MM = 25;
 
 /** Ways to meet what is lost or spoilt. */
 export const LOSS_WAYS = {
@@ -67,6 +70,15 @@ export const LOSS_WAYS = {
       how: "Set a core, build up around it, shape it.",
       places: (d) => [tip(d), tipCore(d)],
     },
+    {
+      ...FILL,
+      way: "set-next",
+      label: "Shape it dry, set it next",
+      how: "Model it in putty on film, take it off, set it in a little slow epoxy once it is hard.",
+      risk: "A glue line where the other grows out of the break; it comes off again without a trace.",
+      not_first: () => "built on the break it holds better",
+      places: (d) => [{ ...tip(d), around_core: false }, stump(d)],
+    },
     LEAVE,
   ],
   hole: [
@@ -77,6 +89,14 @@ export const LOSS_WAYS = {
       how: "A patch behind, the rest filled flush.",
       fits: (d, f) => f.on.family === "skin" && d.through,
       places: (d) => [patch("patch", "Patch behind the hole", d.diameter_mm, d.diameter_mm), hole(d)],
+    },
+    {
+      ...FILL,
+      way: "bandage",
+      label: "Bandage behind and fill",
+      how: "Lay wet plaster bandage behind the hole, damp it, fill it in front.",
+      fits: (d, f) => f.on.family === "mineral" && d.through && d.diameter_mm >= BANDAGED_FROM_MM,
+      places: (d) => [hole(d), { ...patch("bandage", "Bandage behind the hole", d.diameter_mm, d.across_mm ?? d.diameter_mm), takes: ["brace"], only: { brace: ["plaster-bandage"] } }],
     },
     { ...FILL, places: (d) => [hole(d, { open_behind: d.through })] },
     {
@@ -115,6 +135,7 @@ export const LOSS_WAYS = {
       fits: (_, f) => clearFilm(f),
       places: (d) => [groove(d, "scratch", "The scratch", { kind: "film", takes: ["filler"], ...filmDrop })],
     },
+    { ...CA_FILL, fits: (_, f) => clearFilm(f), places: (d) => [groove(d, "scratch", "The scratch", { kind: "film", takes: ["filler"], ...caDrop })] },
     {
       ...FILL,
       way: "spray-cut",
@@ -160,6 +181,7 @@ export const LOSS_WAYS = {
       not_first: (d) => (isThroughFilm(d) ? `the dent is deeper than the film of ${plain(d.film_um ?? 0)} µm: a body goes in first, the film over it` : undefined),
       places: (d) => [dent(d, { name: "dent", label: "The dent in the film", kind: "film", ...filmDrop })],
     },
+    { ...CA_FILL, fits: (d, f) => clearFilm(f) && !d.broken, places: (d) => [dent(d, { name: "dent", label: "The dent in the film", kind: "film", takes: ["filler"], ...caDrop })] },
     {
       ...FILL,
       not_first: (d, f) => (clearFilm(f) && !d.broken && !isThroughFilm(d) ? "a fill under a clear film shows" : undefined),

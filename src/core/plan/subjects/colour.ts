@@ -1,5 +1,5 @@
 import { classRow, dryFilmUm, type Finish, isStripped, type MaterialClass } from "../../catalogue";
-import { BARED, COAT_ROUTES, COATS_BY_NAME, type CoatGroup, PATTERN, POLISHED, VENEER_ROUTE } from "../../colour/coats.data";
+import { BARED, COAT_ROUTES, COATS_BY_NAME, type CoatGroup, OPAQUE_ROUTE, PATTERN, POLISHED, VENEER_ROUTE } from "../../colour/coats.data";
 import { safeFilmUm } from "../../level/budget";
 import { film as filmBudget } from "../../level/film";
 import { type AllSubjects, type Coat, type Cycle, linkAt, placesWith } from "../../operation/subject";
@@ -93,13 +93,20 @@ function unmaskedAt({ f }: Context, coats: readonly Laid[]): number {
   return f.finish.finish === "foil" && last >= 0 && last < coats.length - 1 ? last + 1 : -1;
 }
 
-/** Bare wood under what shows it is stained, toned and coated; a patch in an old finish is muted to meet it. */
-const routeOf = ({ f }: Context): readonly CoatGroup[] =>
-  (f.way === "reveneer" || isStripped(f.was, f.finish)) &&
-  !f.finish.opaque &&
-  COAT_ROUTES[f.finish.finish as Finish].some(({ name }) => name === "tone")
-    ? VENEER_ROUTE
-    : COAT_ROUTES[f.finish.finish as Finish];
+/** Covers by itself: nothing that is toned over it shows. */
+const COVERS: readonly string[] = ["acrylic-paint"];
+
+/** Bare wood under what shows it is stained, toned and coated; a patch in an old finish is muted to meet it, one in an opaque film covered. */
+function routeOf({ f }: Context, colour?: PlanLink): readonly CoatGroup[] {
+  const usual = COAT_ROUTES[f.finish.finish as Finish];
+  if (!usual.some(({ name }) => name === "tone") || f.finish.opaque) return usual;
+  if (colour && COVERS.includes(colour.class) && f.finish.film) return OPAQUE_ROUTE;
+  return f.way === "reveneer" || isStripped(f.was, f.finish) ? VENEER_ROUTE : usual;
+}
+
+/** So many as the route says, or as the stuff that is laid asks. */
+const asUsual = (group: CoatGroup, { material }: PlanLink): CoatGroup =>
+  material.usual_coats && group.name === "clear" ? { ...group, count: material.usual_coats } : group;
 
 /** As the user ordered them; what the route of the finish says of a coat is said of it here too. */
 function byHand(c: Context, links: readonly PlanLink[]): Laid[] {
@@ -114,12 +121,12 @@ function byHand(c: Context, links: readonly PlanLink[]): Laid[] {
 
 /** The route of a finish. Several colours chosen for one place follow one another: under, then pattern. */
 function byRoute(c: Context, surface: WorkPlace, links: readonly PlanLink[]): Laid[] {
-  const route = routeOf(c);
+  const route = routeOf(c, linkAt(c, surface, "colour"));
   const last = [...route].reverse().find(({ role }) => role === "colour");
   const patterns = links.filter(({ role }) => role === "colour").slice(1);
   return route.flatMap((group): Laid[] => {
     const link = linkAt(c, surface, group.role);
-    const own = link ? [{ group, link }] : [];
+    const own = link ? [{ group: asUsual(group, link), link }] : [];
     return group === last ? [...own, ...patterns.map((each) => ({ group: PATTERN, link: each }))] : own;
   });
 }

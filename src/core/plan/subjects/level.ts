@@ -1,4 +1,4 @@
-import { type Finish, type Grade, gradeLabel, grainOf, isStripped, sameGrade } from "../../catalogue";
+import { type Finish, type Grade, gradeLabel, grainOf, isFloated, isStripped, sameGrade } from "../../catalogue";
 import { marksGlaze, OVER_GLAZE, sandedWith } from "../../level/beside";
 import { isBarePolish } from "../../level/ops.data";
 import { LADDER_ENDS, LADDER_STARTS } from "../../level/plan.data";
@@ -58,8 +58,9 @@ function compoundsAfter(one: Levelled, last: Grade | undefined): LevelSubjects["
   }));
 }
 
-/** A blade leaves a hair, mm. */
+/** A blade leaves a hair, a float less, mm. */
 const HAIR_MM = 0.15;
+const FLOATED_MM = 0.05;
 
 /** What stands proud before it is levelled, and what was found low: measured at the last look, else as it is planned to be laid, less the blade. */
 export function standingProud(c: Context): { readonly um: number; readonly low_mm: number; readonly measured: boolean } {
@@ -67,9 +68,14 @@ export function standingProud(c: Context): { readonly um: number; readonly low_m
   if (found !== undefined) return { um: Math.max(0, found * 1000), low_mm: Math.max(0, -found), measured: true };
   const filled = filledPlaces(c);
   const planned = Math.max(0, ...filled.map(({ proud_mm }) => proud_mm));
-  const trimmed = filled.some(({ layers }) => layers.at(-1)?.link.material.cure.stages.some(({ stage }) => stage === "firm"));
-  return { um: Math.min(planned, trimmed ? HAIR_MM : planned) * 1000, low_mm: 0, measured: false };
+  const last = filled.flatMap(({ layers }) => layers.at(-1)?.link.material ?? []);
+  const trimmed = last.some(({ cure }) => cure.stages.some(({ stage }) => stage === "firm"));
+  const left = last.length > 0 && last.every(isFloated) ? FLOATED_MM : trimmed ? HAIR_MM : planned;
+  return { um: Math.min(planned, left) * 1000, low_mm: 0, measured: false };
 }
+
+/** What was floated has only its grain to lose. */
+const FLOATED_FROM = P(220);
 
 /** From where to where it is sanded, and why not further. */
 interface Ladder {
@@ -80,7 +86,13 @@ interface Ladder {
 
 function ladderOf(c: Context, { film, sheet }: Levelled, { material }: PlanLink): Ladder {
   const { to, because } = endOf(c, film, sheet);
-  const wanted = sheet ? P(180) : film ? filmFrom(standingProud(c).um) : LADDER_STARTS[material.hardness];
+  const wanted = sheet
+    ? P(180)
+    : film
+      ? filmFrom(standingProud(c).um)
+      : isFloated(material)
+        ? FLOATED_FROM
+        : LADDER_STARTS[material.hardness];
   return { from: (grainOf(wanted) ?? 0) < (grainOf(to) ?? 0) ? to : wanted, to, because };
 }
 

@@ -1,4 +1,5 @@
 import type { DamageOf } from "../measures.data";
+import { CLOSED_FILM_MM } from "../place";
 import type { Solid } from "../volume.schema";
 import type { TakenPlace } from "../wayRow";
 import { core } from "./core";
@@ -37,3 +38,14 @@ export const tipCore = (d: Tip): TakenPlace =>
     takes: ["brace", "adhesive"],
     only: { brace: ["metal-wire", "anchor-screw"], adhesive: ["epoxy-slow", "epoxy-fast", "cyanoacrylate"] },
   });
+
+/** The broken face that a piece shaped apart is set on. */
+export const stump = (d: Tip): TakenPlace => ({
+  name: "stump",
+  kind: "faces",
+  label: "Face of the stump",
+  area_mm2: (Math.PI / 4) * d.base_mm ** 2,
+  film_mm: CLOSED_FILM_MM,
+  takes: ["adhesive"],
+  only: { adhesive: ["epoxy-slow", "epoxy-fast"] },
+});
