@@ -249,20 +249,21 @@ export const BOND_OPS = {
 const faceOf = (here: Told["here"]) => here.reduce((sum, { area_mm2 = 0 }) => sum + area_mm2, 0);
 
 /** Grams, faces and manner of one sitting. */
-const STIFFENED: readonly string[] = ["epoxy-slow", "epoxy-fast"];
+type Laid = Told<{ end_grain: boolean; wicked: boolean; contact: boolean; oneByOne: boolean; mixes: boolean; core: boolean; joins: number | undefined; thickened: string; drawn: boolean }>;
 
-function layWords(op: Told<{ end_grain: boolean; wicked: boolean; contact: boolean; oneByOne: boolean; mixes: boolean; core: boolean; joins: number | undefined; thickened: string; drawn: boolean }>): string {
+function layWords(op: Laid): string {
   const { facts } = op;
   const grammes = grams(op.takes?.mass_g ?? 0);
   if (facts.wicked) return `Warm the crack to some 40 °C, set ${nameOf(op)} along it drop by drop${facts.mixes ? "" : `, ${grammes}`}, and let it be drawn in; again until it takes no more`;
   if (facts.contact) return `Brush ${nameOf(op)} thinly on sheet and bed, ${grammes}; let both go touch-dry`;
   const faces = facts.joins !== undefined && facts.joins !== 1 ? `${plain(facts.joins)} joins` : "both faces";
   if (facts.oneByOne) return `Join by join, ${faces}: brush ${nameOf(op)} on both faces${facts.mixes ? "" : `, ${grammes} in all`}, press, hold until it tacks`;
-  // thin it soaks in, thick it stays in the joint
-  const thicker = STIFFENED.includes(op.class ?? "") ? "stir silica into the rest until it stands as cream, then wet both faces again" : "then wet both faces again";
-  const first = facts.end_grain ? `Wet the end grain and let it drink, five minutes; ${thicker}` : `Wet ${faces}`;
-  return `${first} with ${nameOf(op)}${facts.mixes ? "" : `, ${grammes}`}${facts.thickened ? `, ${facts.thickened}` : ""}${facts.core ? ", the brace and its hole too" : ""}${sitting(op)}`;
+  return `${facts.end_grain ? drinkWords(op) : `Wet ${faces}`} with ${nameOf(op)}${facts.mixes ? "" : `, ${grammes}`}${facts.thickened ? `, ${facts.thickened}` : ""}${facts.core ? ", the brace and its hole too" : ""}${sitting(op)}`;
 }
+
+const STIFFENED: readonly string[] = ["epoxy-slow", "epoxy-fast"];
+/** Thin it soaks into end grain, thick it stays in the joint. */
+const drinkWords = (op: Laid): string => `Wet the end grain and let it drink, five minutes; ${STIFFENED.includes(op.class ?? "") ? "stir silica into the rest until it stands as cream, " : ""}then wet both faces again`;
 
 /** How it is seen that a joint has not slid. */
 const LOOKS = {

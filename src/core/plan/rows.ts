@@ -10,7 +10,7 @@ import { READY_OPS } from "../ready/ops.data";
 /** Every operation that there is, by the station that it is done at. */
 const ALL = { ...READY_OPS, ...JOIN_OPS, ...FILL_OPS, ...LEVEL_OPS, ...COLOUR_OPS, ...CLOSE_OPS };
 /** Names of operations. */
-type OpName = keyof typeof ALL;
+export type OpName = keyof typeof ALL;
 
 /** What stands for the ends of a damage's work. */
 export const ENDS = "last";

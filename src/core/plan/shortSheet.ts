@@ -3,10 +3,12 @@ import { lagOf } from "../cure/lag";
 import { sizeOf } from "../survey/size";
 import { counted, formatMinutes, grams, inSentence, plain } from "../units";
 import { byTheClock, type ShopHours, type Timed } from "./clock";
+import { HAVE_READY } from "./haveReady.data";
 import { materialOf } from "./materialOf";
 import { holdsOwner, ownerOf } from "./owner";
 import type { Operation } from "./plan.schema";
 import type { Repair } from "./repair";
+import type { OpName } from "./rows";
 import { runsOf, type Sitting, sittingsOf, withRepeats } from "./sittings";
 import { wrapped } from "./wrapped";
 
@@ -78,14 +80,15 @@ function sumsOf({ hands_min, cost_eur }: Repair, timed: readonly Timed[], hours:
   return `Hands ${span(hands_min)}${ready} · material ${plain(cost_eur[0], 2)} to ${plain(cost_eur[1], 2)} €`;
 }
 
-/** Materials with all that is weighed of them, and grades. What guards hands and lungs stands where the hand is. */
+/** Materials with all that is weighed of them, what is let in or stuck on by the piece, small stuff, and grades. What guards hands and lungs stands where the hand is. */
 function toHave({ operations }: Repair): string {
   const open = operations.filter(({ status }) => status === "open");
   const masses = new Map<ClassName, number>();
-  for (const { class: name, mass_g, mixed } of open) if (name && mass_g && !mixed) masses.set(name, (masses.get(name) ?? 0) + mass_g);
-  const stuff = [...masses].map(([name, g]) => `${inSentence(classRow(name).name)} ${grams(g)}`);
-  const grades = [...new Set(open.flatMap(({ grade }) => (grade ? [gradeLabel(grade)] : [])))];
-  return [stuff.join(" · "), grades.join(" ")].filter((each) => each !== "").join(" · ");
+  for (const { class: name, mass_g = 0, mixed } of open) if (name && !mixed) masses.set(name, (masses.get(name) ?? 0) + mass_g);
+  const stuff = [...masses].map(([name, g]) => `${inSentence(classRow(name).name)}${g > 0 ? ` ${grams(g)}` : ""}`);
+  const small = open.flatMap(({ name }) => HAVE_READY[name as OpName] ?? []);
+  const grades = open.flatMap(({ grade }) => (grade ? [gradeLabel(grade)] : []));
+  return [...stuff, ...new Set(small), [...new Set(grades)].join(" ")].filter((each) => each !== "").join(" · ");
 }
 
 /** What every line of the day plan is written with: how many damages there are, the hours, each operation at its time. */
