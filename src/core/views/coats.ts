@@ -6,6 +6,7 @@ import { materialOf } from "../plan/materialOf";
 import type { Operation } from "../plan/plan.schema";
 import { quickest, type Scheme, schemesOf } from "../plan/schemes";
 import { present } from "../units";
+import { coatsLeft } from "./coatsLeft";
 import type { Worked } from "./worked";
 
 /** The colour coats of one kind that are planned, with what all of them take, g. */
@@ -30,12 +31,16 @@ export function colourCoats({ repair, marks }: Worked): ColourCoat[] {
   return [...found.values()];
 }
 
-/** The clear film that will lie on top, dry, µm: what is rubbed to its sheen. */
+/** The clear film that will lie on top, dry, µm, where it is thinnest: what is rubbed to its sheen. 0 = none is laid. */
 export function clearFilm_um({ repair }: Worked): number {
-  return repair.operations.reduce((sum, op) => {
-    const row = isCoat(op) && op.role === "topcoat" ? materialOf(repair, op) : undefined;
-    return row ? sum + dryFilmUm(row, op.thickness_mm ?? row.max_layer_mm) : sum;
-  }, 0);
+  const films = repair.damages.map(({ id }) =>
+    coatsLeft(repair.operations, id).reduce((sum, op) => {
+      const row = isCoat(op) && op.role === "topcoat" ? materialOf(repair, op) : undefined;
+      return row ? sum + dryFilmUm(row, op.thickness_mm ?? row.max_layer_mm) : sum;
+    }, 0),
+  );
+  const laid = films.filter((um) => um > 0);
+  return laid.length > 0 ? Math.min(...laid) : 0;
 }
 
 /** What the planned coats ask of the colour tools. */
@@ -73,8 +78,8 @@ export interface CoatSchemes {
 /** Every material that is laid in coats on a damage, as one film in one coat up to six. */
 export function coatSchemes({ repair }: Worked, air: Air): CoatSchemes[] {
   const laid = new Map<string, Operation[]>();
-  for (const op of repair.operations.filter(isCoat)) {
-    for (const damage of op.damages) {
+  for (const { id: damage } of repair.damages) {
+    for (const op of coatsLeft(repair.operations, damage).filter(isCoat)) {
       const key = `${damage} ${op.class ?? ""} ${materialOf(repair, op)?.name ?? ""}`;
       laid.set(key, [...(laid.get(key) ?? []), op]);
     }

@@ -14,6 +14,7 @@ import type { Mark } from "../record/treatment";
 import { buildOf, sectionHeight } from "../survey/place";
 import { counted, doseGrams, inSentence, plain, present, type Scene } from "../units";
 import type { Act } from "./acts";
+import { coatsLeft } from "./coatsLeft";
 import type { Worked } from "./worked";
 
 /** One layer of a cut, and its row in the list beside it. */
@@ -175,16 +176,15 @@ function massOf(mix: Operation | undefined, mixed: Mark | undefined, place: Work
   return { plan_g, done_g: weighed === undefined ? undefined : weighed * share };
 }
 
-/** Dry thickness of the coats that are planned over a damage, in their order, µm. */
+/** Dry thickness of the coats that will lie over a damage, in their order, µm. */
 function filmsOver({ id, links }: WorkedDamage, { operations, marks }: Log): Film[] {
-  return operations.flatMap((operation): Film[] => {
-    const { starts, station, thickness_mm = 0, damages } = operation;
+  return coatsLeft(operations, id).flatMap((operation): Film[] => {
     const material = materialOf({ links }, operation);
-    if (starts !== "coated" || station === "fill" || !material || thickness_mm <= 0 || !damages.includes(id)) return [];
+    if (!material) return [];
     return [
       {
         name: inSentence(material.name),
-        um: dryFilmUm(material, thickness_mm),
+        um: dryFilmUm(material, operation.thickness_mm ?? 0),
         hatch: material.hatch,
         done: marks.has(operation.id),
       },

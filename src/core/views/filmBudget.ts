@@ -6,6 +6,7 @@ import type { WorkedDamage } from "../plan/damageContext";
 import { materialOf } from "../plan/materialOf";
 import type { Operation } from "../plan/plan.schema";
 import { present } from "../units";
+import { bareFrom, coatsLeft } from "./coatsLeft";
 import { filmBeside } from "./filmBeside";
 import type { Worked } from "./worked";
 
@@ -23,7 +24,10 @@ export interface FilmBudget {
 /** The film of every damage that is coated and cut: the old one where the scratch lies in it, else the new one over the fill. */
 export function filmBudgetsOf({ repair, marks }: Worked): FilmBudget[] {
   return repair.damages.flatMap((damage): FilmBudget[] => {
-    const ops = repair.operations.filter((op) => op.damages.includes(damage.id) && touchesFilm(op, damage));
+    const left = coatsLeft(repair.operations, damage.id);
+    const from = bareFrom(repair.operations, damage.id);
+    const lies = (op: Operation) => (op.starts === "coated" ? left.includes(op) : op.round >= from);
+    const ops = repair.operations.filter((op) => op.damages.includes(damage.id) && touchesFilm(op, damage) && lies(op));
     if (!ops.some(({ kind }) => kind === "grit" || kind === "compound")) return [];
     const rungs = grouped(ops.map((op) => rungOf(op, damage, marks)));
     const start = startOf(damage);
