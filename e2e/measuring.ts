@@ -6,7 +6,12 @@ import type { Survey } from "../src/core/survey/survey.schema";
 import { opens } from "./support";
 
 const exactly = (text: string) => new RegExp(`^${text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&")}( \\(if any\\))?$`);
-const answer = (page: Page, text: string, yes: boolean) => page.getByRole("button", { name: `${text}: ${yes ? "Yes" : "No"}` }).click();
+async function answer(page: Page, text: string, yes: boolean): Promise<void> {
+  const half = page.getByRole("button", { name: `${text}: ${yes ? "Yes" : "No"}`, includeHidden: true });
+  // what hardly matters here is folded
+  if (!(await half.isVisible())) await page.locator("details", { has: half }).locator("summary").click();
+  await half.click();
+}
 
 /** Fill the survey in as a person does: every measure and every answer at its own field. */
 export async function fillSurvey(page: Page, { damage, service, finish_survives, earlier_glue, working_min }: Survey): Promise<void> {

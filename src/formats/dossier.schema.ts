@@ -46,6 +46,7 @@ const dossierWith = <P extends TSchema>(photograph: P) =>
           name: Type.String({ minLength: 1, maxLength: 200 }),
           substrate: oneOf(SUBSTRATES.map(({ substrate }) => substrate) as Substrate[]),
           finish: oneOf(FINISHES.map(({ finish }) => finish) as Finish[]),
+          finish_to_be: Type.Optional(oneOf(FINISHES.map(({ finish }) => finish) as Finish[])),
         }),
         { minItems: 1, maxItems: 100 },
       ),

@@ -31,6 +31,8 @@ export const Part = defineEntity({
     name: p.string().length(200),
     substrate: p.string().length(40).$type<Substrate>(),
     finish: p.string().length(40).$type<Finish>(),
+    /** What it is to have when it is done; null = what it has. */
+    finishToBe: p.string().length(40).$type<Finish>().nullable(),
     position: p.integer(),
   },
 });

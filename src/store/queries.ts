@@ -36,6 +36,8 @@ export interface PartRecord {
   readonly name: string;
   readonly substrate: Substrate;
   readonly finish: Finish;
+  /** What it is to have when it is done; absent = what it has. */
+  readonly finish_to_be?: Finish;
 }
 
 export interface PhotographRecord {
@@ -55,7 +57,7 @@ const TREATMENT = `
     (select s.data from shop s) as shop,
     (select coalesce(json_agg(json_strip_nulls(json_build_object('id', l.id, 'seq', l.seq, 'v', l.v, 'at', l.at, 'by', l.by, 'corrects', l.corrects, 'body', l.body))
       order by l.seq), '[]') from log_entry l where l.treatment_id = t.id) as log,
-    (select json_agg(json_build_object('id', b.id, 'name', b.name, 'substrate', b.substrate, 'finish', b.finish) order by b.position)
+    (select json_agg(json_strip_nulls(json_build_object('id', b.id, 'name', b.name, 'substrate', b.substrate, 'finish', b.finish, 'finish_to_be', b.finish_to_be)) order by b.position)
       from part b where b.piece_id = t.piece_id) as parts
   from treatment t join piece p on p.id = t.piece_id join part a on a.id = t.part_id
   where t.deleted_at is null and p.deleted_at is null`;

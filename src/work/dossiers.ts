@@ -1,6 +1,7 @@
 import { PassThrough, type Readable } from "node:stream";
 import { BODY_VERSION } from "@/core/record/events.schema";
 import { upcast } from "@/core/record/upcast";
+import { present } from "@/core/units";
 import { nameOf } from "@/formats/archive.schema";
 import { copyDossier, type ReadDossier, readDossier, readFiledDossier } from "@/formats/dossier";
 import {
@@ -90,7 +91,13 @@ async function dossierHead(em: Em, treatmentId: string, now: Date): Promise<File
       owner_reference: piece.ownerReference,
       kind: piece.kind,
       created_at: piece.createdAt.toISOString(),
-      parts: piece.parts.map(({ id, name, substrate, finish }) => ({ id, name, substrate, finish })),
+      parts: piece.parts.map(({ id, name, substrate, finish, finishToBe }) => ({
+        id,
+        name,
+        substrate,
+        finish,
+        ...present({ finish_to_be: finishToBe ?? undefined }),
+      })),
     },
     treatment: {
       id: treatment.id,
@@ -196,8 +203,9 @@ async function keep(tx: Em, { piece, treatment }: AnyDossier): Promise<void> {
     });
   if (known) known.deletedAt = null;
   const parts = new Map((known?.parts.getItems() ?? []).map((part) => [part.id, part]));
-  piece.parts.forEach(({ id, name, substrate, finish }, i) => {
-    if (!parts.has(id)) parts.set(id, tx.create(Part, { id, piece: home, name, substrate, finish, position: i + 1 }));
+  piece.parts.forEach(({ id, name, substrate, finish, finish_to_be }, i) => {
+    if (!parts.has(id))
+      parts.set(id, tx.create(Part, { id, piece: home, name, substrate, finish, finishToBe: finish_to_be ?? null, position: i + 1 }));
   });
   const part = parts.get(treatment.part);
   if (!part) throw notFound("The treated part");

@@ -24,6 +24,7 @@ const PartInput = strict({
   name: line(200),
   substrate: oneOf(SUBSTRATES.map(({ substrate }) => substrate) as Substrate[]),
   finish: oneOf(FINISHES.map(({ finish }) => finish) as Finish[]),
+  finish_to_be: Type.Optional(oneOf(FINISHES.map(({ finish }) => finish) as Finish[])),
 });
 
 /** A part with the sender's id: known to the piece, or new to it. */

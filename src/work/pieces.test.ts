@@ -165,3 +165,22 @@ test("a mark that is typed whole stands first, before the many that only begin w
   expect(hits.length).toBe(12);
   expect(new Set(hits.map(({ id }) => id)).size).toBe(12);
 });
+
+test("the finish that a part is to have is kept, planned for, carried in the dossier, and none where it stays", async () => {
+  const { id, treatment_id } = await createPiece(
+    newPiece({ part: { name: "front", substrate: "hardwood", finish: "paint", finish_to_be: "lacquer" } }),
+    NOW,
+  );
+  await write(treatment_id, 0, {
+    kind: "surveyed",
+    survey: { damage: { kind: "hole", diameter_mm: 6, depth_mm: 12, through: false }, service: {} },
+  });
+  const plansStrip = async () => (await treatmentPage(treatment_id)).worked?.repair.operations.some(({ name }) => name === "strip-old");
+  expect(await plansStrip()).toBe(true);
+  const { piece } = await piecePage(id);
+  expect(piece.parts).toMatchObject([{ finish: "paint", finish_to_be: "lacquer" }]);
+  const same = piece.parts.map((part) => ({ ...part, finish_to_be: "paint" }));
+  await editPiece(id, { version: 1, title: "Box", reference: "HF-047", owner_reference: "", kind: "vessel", parts: same });
+  expect((await piecePage(id)).piece.parts[0]?.finish_to_be).toBeUndefined();
+  expect(await plansStrip()).toBe(false);
+});

@@ -1,4 +1,5 @@
 import { LockMode } from "@mikro-orm/core";
+import { present } from "@/core/units";
 import { type IPart, type IPiece, Part, Piece, Treatment } from "@/store/entities";
 import { type Em, em as openEm } from "@/store/orm";
 import {
@@ -28,7 +29,7 @@ export async function createPiece(input: unknown, now: Date): Promise<{ id: stri
       createdAt: now,
       version: 1,
     });
-    const made = tx.create(Part, { id: crypto.randomUUID(), piece, ...part, position: 1 });
+    const made = tx.create(Part, { id: crypto.randomUUID(), piece, ...partFields(part), position: 1 });
     tx.create(Treatment, {
       id: treatment_id,
       piece,
@@ -73,7 +74,7 @@ async function keepParts(tx: Em, piece: IPiece, parts: PieceEdit["parts"]): Prom
     tx.remove(gone);
   }
   for (const [i, { id, ...part }] of parts.entries()) {
-    const fields = { ...part, name: part.name.trim(), position: i + 1 };
+    const fields = { ...partFields(part), position: i + 1 };
     const here = known.find((each) => each.id === id);
     if (here) tx.assign(here, fields);
     else if (await tx.findOne(Part, { id })) throw notFound("This part");
@@ -94,12 +95,20 @@ export async function addTreatment(pieceId: string, input: unknown, now: Date): 
   return { id };
 }
 
+/** A part as it is kept; a finish that stays is none to be. */
+const partFields = ({ name, substrate, finish, finish_to_be }: NewPiece["part"]) => ({
+  name: name.trim(),
+  substrate,
+  finish,
+  finishToBe: finish_to_be === undefined || finish_to_be === finish ? null : finish_to_be,
+});
+
 async function partFor(tx: Em, piece: IPiece, wanted: NewTreatment["part"]): Promise<IPart> {
   const parts = await tx.find(Part, { piece: piece.id }, { orderBy: { position: "asc" } });
   const known = wanted ? parts.find(({ id }) => id === wanted.id) : parts[0];
   if (known) return known;
   if (!wanted || (await tx.findOne(Part, { id: wanted.id }))) throw notFound("This part");
-  return tx.create(Part, { ...wanted, name: wanted.name.trim(), piece, position: parts.length + 1 });
+  return tx.create(Part, { id: wanted.id, ...partFields(wanted), piece, position: parts.length + 1 });
 }
 
 export interface PiecePage {
@@ -137,6 +146,12 @@ async function pieceHead(em: Em, id: string): Promise<IPieceHead> {
     owner_reference: piece.ownerReference,
     kind: piece.kind,
     version: piece.version,
-    parts: piece.parts.map(({ id: part, name, substrate, finish }) => ({ id: part, name, substrate, finish })),
+    parts: piece.parts.map(({ id: part, name, substrate, finish, finishToBe }) => ({
+      id: part,
+      name,
+      substrate,
+      finish,
+      ...present({ finish_to_be: finishToBe ?? undefined }),
+    })),
   };
 }

@@ -1,3 +1,4 @@
+import { present } from "@/core/units";
 import { jarsOf } from "@/core/views/stock";
 import { type ComparedWay, compareWays } from "@/core/views/ways";
 import { em as openEm } from "@/store/orm";
@@ -13,10 +14,19 @@ export async function waysOf(treatmentId: string, input: unknown, now: Date): Pr
   const em = await openEm();
   const [record, products, air] = await Promise.all([treatmentRecord(em, treatmentId), cabinet(em), airNow(em, now)]);
   if (!record) throw notFound("This treatment");
-  const on = record.parts.find(({ id }) => id === (part ?? record.part_id)) ?? record;
+  const on = record.parts.find(({ id }) => id === (part ?? record.part_id)) ?? record.parts[0];
+  if (!on) throw notFound("This part");
   const shelf = products.length > 0 ? { jars: jarsOf(products, now.getTime()) } : undefined;
   return compareWays(
-    { id: "d1", piece: record.kind, part: record.part_id, substrate: on.substrate, finish: on.finish, survey },
+    {
+      id: "d1",
+      piece: record.kind,
+      part: on.id,
+      substrate: on.substrate,
+      finish: on.finish,
+      ...present({ finish_to_be: on.finish_to_be }),
+      survey,
+    },
     stance,
     air,
     shelf,

@@ -133,6 +133,15 @@ export interface ClassRow {
 export const dryFilmUm = ({ shrinkage_pct }: { readonly shrinkage_pct: Range }, wet_mm: number): number =>
   wet_mm * 1000 * (1 - middle(shrinkage_pct) / 100);
 
+/**
+ * What sets by reaction sets through at any depth; layers keep its heat and its pull small, and both go by the narrow side. A void no wider
+ * than one layer is filled in one push. Widths in mm.
+ */
+export const inOnePush = (
+  { cure, hatch, max_layer_mm }: Pick<ClassRow, "cure" | "hatch" | "max_layer_mm">,
+  opening_mm: number | undefined,
+): boolean => cure.by === "reaction" && hatch !== "plaster" && opening_mm !== undefined && opening_mm <= max_layer_mm;
+
 /** Mortar and stucco are floated level while they are green; what was poured, or hardens glassy, is cut and sanded. */
 export const isFloated = ({ hatch, group, cure }: Pick<ClassRow, "hatch" | "group" | "cure">): boolean =>
   hatch === "plaster" && group !== "plaster" && cure.stages.some(({ stage }) => stage === "firm");

@@ -1,4 +1,4 @@
-import { type MaterialClass, middle } from "../catalogue";
+import { inOnePush, type MaterialClass, middle } from "../catalogue";
 import { proposeProud } from "../fill/proud";
 import { MODELLED_PROUD_MM, oversizeOf, type Shaping } from "../fill/shaping.data";
 import { buildOf, volumeBetween } from "../survey/place";
@@ -96,7 +96,7 @@ function stack(place: WorkPlace, depth: number, { link, from: start, to, over }:
   const from = Math.max(start, at);
   if (to - from <= 1e-9) return [];
   const shrinks = 1 - middle(material.shrinkage_pct) / 100;
-  const most = isNarrow(place, material) ? Infinity : material.max_layer_mm * shrinks;
+  const most = inOnePush(material, place.opening_mm) ? Infinity : material.max_layer_mm * shrinks;
   const needed = Math.max(1, Math.ceil((to - from) / most - 1e-9));
   // much over size the last layer would be thicker than its material bears
   const count = over && to === 0 && (to - from) / needed + proud_mm > most * PROUD_BEARS ? needed + 1 : needed;
@@ -113,13 +113,6 @@ function stack(place: WorkPlace, depth: number, { link, from: start, to, over }:
     };
   });
 }
-
-/**
- * What sets by reaction sets through at any depth; layers keep its heat and its pull small, and both go by the narrow side. A void no wider than
- * one layer is filled in one push.
- */
-const isNarrow = ({ opening_mm }: WorkPlace, { cure, max_layer_mm, hatch }: MaterialClass): boolean =>
-  cure.by === "reaction" && hatch !== "plaster" && opening_mm !== undefined && opening_mm <= max_layer_mm;
 
 /** From what was reached on: nothing more where it stands level, one layer more where the last is low. */
 function replanned(

@@ -1,4 +1,5 @@
 import type { DamageKind, Family, Flag, SubstrateRow } from "../catalogue";
+import type { AskedAt } from "./questions.data";
 
 interface Finding {
   readonly finding: string;
@@ -138,13 +139,15 @@ export function checksFor(on: SubstrateRow, film: boolean, kind: DamageKind) {
 }
 
 /** Where a shop's licence ends. `refer` stops; `test` may be lifted by a test on the piece. */
+const FURNISHED = ["furniture", "other"];
+const MAY_HIDE_IVORY = ["instrument", "furniture", "other"];
 export const LIMITS = [
-  { limit: "carries_person", text: "Carries a person", level: "refer", says: "People trust their weight to it: a joint that fails hurts someone. Refer it to someone licensed for structural work." },
-  { limit: "significant", text: "Of museum rank or insured high", level: "refer", says: "Its significance exceeds this shop: ask the owner for a conservator’s report before anything is touched." },
-  { limit: "protected", text: "Ivory or protected species", level: "refer", says: "Protected material: work on it and sale of it need papers. Refer it." },
-  { limit: "asbestos", text: "Fibrous old filler, 1930 to 1990", level: "refer", says: "An old fibrous filler may hold asbestos: don’t scrape or sand, have a sample tested." },
-  { limit: "lead", text: "Paint from before 1980", level: "test", says: "Old paint may hold lead: test before abrading; when the test says so, wet methods only, or refer." },
-  { limit: "unknown_finish", text: "Finish not known", level: "test", says: "An unknown finish decides every solvent: test scrape and spot tests before Match is trusted." },
-] as const;
+  { limit: "carries_person", text: "Carries a person", level: "refer", matters: ({ piece }) => FURNISHED.includes(piece), says: "People trust their weight to it: a joint that fails hurts someone. Refer it to someone licensed for structural work." },
+  { limit: "significant", text: "Of museum rank or insured high", level: "refer", matters: () => true, says: "Its significance exceeds this shop: ask the owner for a conservator’s report before anything is touched." },
+  { limit: "protected", text: "Ivory or protected species", level: "refer", matters: ({ on, piece }) => on.family === "bone" || (MAY_HIDE_IVORY.includes(piece) && on.substrate === "composition"), says: "Protected material: work on it and sale of it need papers. Refer it." },
+  { limit: "asbestos", text: "Fibrous old filler, 1930 to 1990", level: "refer", matters: ({ on }) => on.substrate === "composition" || on.substrate === "papier-mache", says: "An old fibrous filler may hold asbestos: don’t scrape or sand, have a sample tested." },
+  { limit: "lead", text: "Paint from before 1980", level: "test", matters: ({ finish }) => finish.finish === "paint" || finish.finish === "gilding", says: "Old paint may hold lead: test before abrading; when the test says so, wet methods only, or refer." },
+  { limit: "unknown_finish", text: "Finish not known", level: "test", matters: ({ finish }) => finish.film, says: "An unknown finish decides every solvent: test scrape and spot tests before Match is trusted." },
+] as const satisfies ReadonlyArray<{ readonly limit: string; readonly text: string; readonly level: "refer" | "test"; readonly says: string; readonly matters: (at: AskedAt) => boolean }>;
 
 export type Limit = (typeof LIMITS)[number]["limit"];

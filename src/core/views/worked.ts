@@ -24,7 +24,12 @@ export interface PieceFacts {
   readonly kind: PieceKind;
   /** The part of the first damage, and every part of the piece. */
   readonly part: string;
-  readonly parts: ReadonlyArray<{ readonly id: string; readonly substrate: Substrate; readonly finish: Finish }>;
+  readonly parts: ReadonlyArray<{
+    readonly id: string;
+    readonly substrate: Substrate;
+    readonly finish: Finish;
+    readonly finish_to_be?: Finish;
+  }>;
   /** What the shop has to work with; absent = as a shop is taken to have it. */
   readonly tools?: Tools;
 }
@@ -69,6 +74,7 @@ export function damageInput(piece: PieceFacts, damage: DamageRecord): DamageInpu
     part: part.id,
     substrate: part.substrate,
     finish: part.finish,
+    ...present({ finish_to_be: part.finish_to_be === part.finish ? undefined : part.finish_to_be }),
     survey: survey.body.survey,
     ...(way ? { way } : {}),
     choose: choice?.body.chain ?? [],

@@ -8,10 +8,12 @@ interface Props {
   readonly field: UseFormRegisterReturn;
   readonly options: ReadonlyArray<readonly [value: string, label: string]>;
   readonly error?: string | undefined;
+  /** What nothing chosen means; absent = something has to be chosen. */
+  readonly none?: string;
 }
 
 /** A choice from a list, with the browser's own list: it works with gloves and by keyboard. */
-export function SelectField({ label, field, options, error }: Props) {
+export function SelectField({ label, field, options, error, none = "Choose …" }: Props) {
   const id = useId();
   return (
     <div>
@@ -25,7 +27,7 @@ export function SelectField({ label, field, options, error }: Props) {
         aria-describedby={error ? `${id}-wrong` : undefined}
         {...field}
       >
-        <option value="">Choose …</option>
+        <option value="">{none}</option>
         {options.map(([value, name]) => (
           <option key={value} value={value}>
             {name}

@@ -6,7 +6,7 @@ import type { Read } from "../forms/read";
 import { send } from "../forms/send";
 import { TextField } from "../forms/TextField";
 import { useSavedForm } from "../forms/useSavedForm";
-import { missingInPart, PartFields, type PartForm, unless } from "./PieceFields";
+import { missingInPart, NO_PART, PartFields, type PartForm, partOf, unless } from "./PieceFields";
 
 interface Props {
   readonly piece: string;
@@ -40,11 +40,11 @@ export function AddDamage({ piece, parts }: Props) {
   const ids = useRef<{ readonly id: string; readonly part: string }>(undefined);
   const { form, errors, submit, restored, ...end } = useSavedForm({
     name: `damage:${piece}`,
-    start: { title: "", where: parts[0]?.id ?? OTHER, part: { name: "", substrate: "", finish: "" } } as DamageForm,
+    start: { title: "", where: parts[0]?.id ?? OTHER, part: NO_PART } as DamageForm,
     read: readDamage,
     save: ({ title, where, part }) => {
       ids.current ??= { id: crypto.randomUUID(), part: crypto.randomUUID() };
-      const known = parts.find(({ id }) => id === where) ?? { id: ids.current.part, ...part };
+      const known = parts.find(({ id }) => id === where) ?? { id: ids.current.part, ...partOf(part) };
       return send<{ id: string }>("POST", `/api/pieces/${piece}/treatments`, { id: ids.current.id, title, part: known });
     },
     saved: ({ id }) => router.push(`/treatments/${id}/survey`),

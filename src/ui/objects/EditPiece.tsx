@@ -5,7 +5,17 @@ import { FormEnd, Restored } from "../forms/FormEnd";
 import type { Read } from "../forms/read";
 import { send } from "../forms/send";
 import { useSavedForm } from "../forms/useSavedForm";
-import { missingFields, missingInPart, PartFields, type PartForm, PieceFields, type PieceForm, unless } from "./PieceFields";
+import {
+  missingFields,
+  missingInPart,
+  NO_PART,
+  PartFields,
+  type PartForm,
+  PieceFields,
+  type PieceForm,
+  partOf,
+  unless,
+} from "./PieceFields";
 
 export interface PieceHead {
   readonly id: string;
@@ -14,7 +24,13 @@ export interface PieceHead {
   readonly owner_reference: string;
   readonly kind: PieceKind;
   readonly version: number;
-  readonly parts: ReadonlyArray<{ readonly id: string; readonly name: string; readonly substrate: Substrate; readonly finish: Finish }>;
+  readonly parts: ReadonlyArray<{
+    readonly id: string;
+    readonly name: string;
+    readonly substrate: Substrate;
+    readonly finish: Finish;
+    readonly finish_to_be?: Finish;
+  }>;
 }
 
 interface EditForm extends PieceForm {
@@ -23,7 +39,7 @@ interface EditForm extends PieceForm {
 
 function readPiece({ parts, ...piece }: EditForm): Read<object> {
   const missing = { ...missingFields(piece), ...Object.assign({}, ...parts.map((part, i) => missingInPart(part, `parts.${i}.`))) };
-  return unless(missing, { ...piece, parts: parts.map(({ part_id: id, ...part }) => ({ id, ...part })) });
+  return unless(missing, { ...piece, parts: parts.map(({ part_id: id, ...part }) => ({ id, ...partOf(part) })) });
 }
 
 /** Correct what is known of a piece; an edit made meanwhile in another window is told, not overwritten. */
@@ -31,7 +47,13 @@ export function EditPiece({ piece }: { piece: PieceHead }) {
   const { parts, title, reference, owner_reference, kind } = piece;
   const { form, errors, submit, restored, ...end } = useSavedForm({
     name: `piece:${piece.id}`,
-    start: { title, reference, owner_reference, kind, parts: parts.map(({ id: part_id, ...part }) => ({ part_id, ...part })) } as EditForm,
+    start: {
+      title,
+      reference,
+      owner_reference,
+      kind,
+      parts: parts.map(({ id: part_id, finish_to_be = "", ...part }) => ({ part_id, ...part, finish_to_be })),
+    } as EditForm,
     read: readPiece,
     save: (value) => send("PUT", `/api/pieces/${piece.id}`, { version: piece.version, ...value }),
   });
@@ -55,11 +77,7 @@ export function EditPiece({ piece }: { piece: PieceHead }) {
           </div>
         </fieldset>
       ))}
-      <button
-        type="button"
-        className="link-btn mt-2"
-        onClick={() => rows.append({ part_id: crypto.randomUUID(), name: "", substrate: "", finish: "" })}
-      >
+      <button type="button" className="link-btn mt-2" onClick={() => rows.append({ part_id: crypto.randomUUID(), ...NO_PART })}>
         Add a part of other stuff
       </button>
       <FormEnd save="Save the piece" className="btn" {...end} />

@@ -6,7 +6,17 @@ import type { Read } from "../forms/read";
 import { send } from "../forms/send";
 import { TextField } from "../forms/TextField";
 import { useSavedForm } from "../forms/useSavedForm";
-import { missingFields, missingInPart, PartFields, type PartForm, PieceFields, type PieceForm, unless } from "./PieceFields";
+import {
+  missingFields,
+  missingInPart,
+  NO_PART,
+  PartFields,
+  type PartForm,
+  PieceFields,
+  type PieceForm,
+  partOf,
+  unless,
+} from "./PieceFields";
 
 interface NewForm extends PieceForm {
   readonly part: PartForm;
@@ -19,7 +29,7 @@ const EMPTY: NewForm = {
   reference: "",
   owner_reference: "",
   kind: "",
-  part: { name: "", substrate: "", finish: "" },
+  part: NO_PART,
   treatment_title: "",
   promised: "",
 };
@@ -30,7 +40,7 @@ function readNew({ promised, ...values }: NewForm): Read<object> {
     ...missingInPart(values.part, "part."),
     ...(values.treatment_title.trim() === "" ? { treatment_title: "Say in two words what is to be mended." } : {}),
   };
-  return unless(missing, { ...values, ...(promised ? { promised } : {}) });
+  return unless(missing, { ...values, part: partOf(values.part), ...(promised ? { promised } : {}) });
 }
 
 /** The first piece or the next: what it is, what it is made of; then Survey. */

@@ -9,7 +9,14 @@ export interface PartForm {
   readonly name: string;
   readonly substrate: string;
   readonly finish: string;
+  /** Empty = as it is. */
+  readonly finish_to_be: string;
 }
+
+export const NO_PART: PartForm = { name: "", substrate: "", finish: "", finish_to_be: "" };
+
+/** A part as it is sent. */
+export const partOf = <P extends PartForm>({ finish_to_be, ...part }: P) => ({ ...part, ...(finish_to_be ? { finish_to_be } : {}) });
 
 export interface PieceForm {
   readonly title: string;
@@ -23,7 +30,7 @@ const REQUIRED: Readonly<Record<string, string>> = {
   reference: "Give it a mark, so that it is found again.",
   kind: "Choose what kind of piece it is.",
 };
-const PART_REQUIRED: Readonly<Record<keyof PartForm, string>> = {
+const PART_REQUIRED: Readonly<Record<Exclude<keyof PartForm, "finish_to_be">, string>> = {
   name: "Name the damaged part: rim, wing, lid …",
   substrate: "Choose what the part is made of.",
   finish: "Choose what lies on it.",
@@ -125,6 +132,13 @@ export function PartFields<T extends FieldValues>({
         label="Finish on it"
         field={register("finish")}
         error={errors[`${at}finish`]}
+        options={FINISHES.map(({ finish, label }) => [finish, label] as const)}
+      />
+      <SelectField
+        label="Finish it is to have"
+        field={register("finish_to_be")}
+        error={errors[`${at}finish_to_be`]}
+        none="As it is now"
         options={FINISHES.map(({ finish, label }) => [finish, label] as const)}
       />
     </>

@@ -1,28 +1,50 @@
 "use client";
-import { EARLIER_GLUES, type EarlierGlue, type FinishRow, type SubstrateRow } from "@/core/catalogue";
+import type { ReactNode } from "react";
+import { EARLIER_GLUES, type EarlierGlue } from "@/core/catalogue";
 import { type Check, type CheckRow, checksFor, LIMITS, type Limit } from "@/core/survey/inspection.data";
-import { QUESTIONS } from "@/core/survey/questions.data";
+import { type AskedAt, QUESTIONS, type Question } from "@/core/survey/questions.data";
 import { NumberField } from "../forms/NumberField";
 import { YesNo } from "../forms/YesNo";
 import { SignShape } from "../signs/Sign";
 import type { SurveyPart } from "./surveyPart";
 
-/** How the piece is used: only questions that change a material or a step. */
-export function Use({ form, values, errors }: SurveyPart) {
-  const open = QUESTIONS.filter(({ ask }) => values.service[ask] === undefined).length;
+/** What is not likely to change anything here: one line with its names, opened where it does. */
+function Folded({ names, open, children }: { names: readonly string[]; open: boolean; children: ReactNode }) {
+  if (names.length === 0) return null;
+  return (
+    <details className="mt-1" open={open}>
+      <summary className="flex min-h-[44px] cursor-pointer items-center gap-2">
+        <span>
+          {names.length} more, taken as No<span className="sub block">{names.join(" · ")}</span>
+        </span>
+      </summary>
+      {children}
+    </details>
+  );
+}
+
+/** How the piece is used: only questions that change a material or a step, what hardly does here folded. */
+export function Use({ form, values, errors, at }: SurveyPart & { at: AskedAt }) {
+  const first = QUESTIONS.filter(({ matters }) => matters(at));
+  const rest = QUESTIONS.filter(({ matters }) => !matters(at));
+  const open = first.filter(({ ask }) => values.service[ask] === undefined).length;
+  const asked = ({ ask, text }: Question) => (
+    <YesNo key={ask} text={text} value={values.service[ask]} onChange={(value) => form.setValue(`service.${ask}`, value)} />
+  );
   return (
     <section aria-label="How it is used">
       <h2 className="flex items-baseline justify-between">
         How it is used <span className="sub">{open === 0 ? "all answered" : `${open} open, taken as No`}</span>
       </h2>
-      {QUESTIONS.map(({ ask, text }) => (
-        <YesNo key={ask} text={text} value={values.service[ask]} onChange={(value) => form.setValue(`service.${ask}`, value)} />
-      ))}
+      {first.map(asked)}
       <YesNo
         text="The finish beside it must survive"
         value={values.finish_survives}
         onChange={(value) => form.setValue("finish_survives", value)}
       />
+      <Folded names={rest.map(({ text }) => text)} open={rest.some(({ ask }) => values.service[ask] !== undefined)}>
+        {rest.map(asked)}
+      </Folded>
       <div className="mt-2 grid gap-1">
         <NumberField
           name="heat_C"
@@ -48,8 +70,12 @@ export function Use({ form, values, errors }: SurveyPart) {
 }
 
 /** What to look at on this material for this damage, what was glued before, and where the shop's licence ends. */
-export function Inspection({ form, values, on, finish }: SurveyPart & { on: SubstrateRow; finish: FinishRow }) {
-  const checks = values.kind === "" ? [] : checksFor(on, finish.film, values.kind);
+export function Inspection({ form, values, at }: SurveyPart & { at: AskedAt }) {
+  const checks = values.kind === "" ? [] : checksFor(at.on, at.finish.film, values.kind);
+  const rest = LIMITS.filter(({ matters }) => !matters(at));
+  const limited = ({ limit, text }: (typeof LIMITS)[number]) => (
+    <YesNo key={limit} text={text} value={values.limits[limit]} onChange={(value) => form.setValue(`limits.${limit as Limit}`, value)} />
+  );
   const open = checks.filter(({ check }) => values.inspected[check] === undefined).length;
   return (
     <section aria-label="Inspected">
@@ -82,14 +108,10 @@ export function Inspection({ form, values, on, finish }: SurveyPart & { on: Subs
         ))}
       </select>
       <h3 className="mt-4">Can it be done here?</h3>
-      {LIMITS.map(({ limit, text }) => (
-        <YesNo
-          key={limit}
-          text={text}
-          value={values.limits[limit]}
-          onChange={(value) => form.setValue(`limits.${limit as Limit}`, value)}
-        />
-      ))}
+      {LIMITS.filter(({ matters }) => matters(at)).map(limited)}
+      <Folded names={rest.map(({ text }) => text)} open={rest.some(({ limit }) => values.limits[limit] !== undefined)}>
+        {rest.map(limited)}
+      </Folded>
     </section>
   );
 }

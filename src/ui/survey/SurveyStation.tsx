@@ -5,7 +5,7 @@ import { useForm } from "react-hook-form";
 import type { FinishRow, PieceKind, Stance, SubstrateRow } from "@/core/catalogue";
 import type { BodyOf } from "@/core/record/events.schema";
 import { checksFor } from "@/core/survey/inspection.data";
-import { QUESTIONS } from "@/core/survey/questions.data";
+import { type AskedAt, QUESTIONS } from "@/core/survey/questions.data";
 import type { Survey } from "@/core/survey/survey.schema";
 import { counted } from "@/core/units";
 import type { SpotView } from "@/core/views/rounds";
@@ -103,6 +103,7 @@ export function SurveyStation(props: Props) {
   const ways = useWays(treatment, asked, stance, part_id);
   const taken = ways.ways.find(({ way }) => way === values.way) ?? ways.ways.find(({ preselected }) => preselected);
   const { on, finish } = made;
+  const at = { piece: props.kind, kind: values.kind, on, finish };
   const readAll = (typed: SurveyForm): Read<Checked> => {
     const read = readSurvey(asAsked(typed, made));
     const taken = wayOf(typed, ways.ways.find(({ preselected }) => preselected)?.way);
@@ -169,7 +170,7 @@ export function SurveyStation(props: Props) {
       <SurveyPane
         tab={tab}
         show={show}
-        open={openQuestions(values, made)}
+        open={openQuestions(values, at)}
         ways={ways.ways.length}
         bodies={{
           damage: (
@@ -197,8 +198,8 @@ export function SurveyStation(props: Props) {
           ),
           use: (
             <div className="survey-answers">
-              <Use {...part_} />
-              <Inspection {...part_} on={on} finish={finish} />
+              <Use {...part_} at={at} />
+              <Inspection {...part_} at={at} />
               <div>
                 {tells}
                 <div className="mt-4">
@@ -215,10 +216,10 @@ export function SurveyStation(props: Props) {
 }
 
 /** Questions of use and inspection that nobody answered yet. */
-function openQuestions(values: SurveyForm, { on, finish }: Props["made"]): number {
-  const checks = values.kind === "" ? [] : checksFor(on, finish.film, values.kind);
+function openQuestions(values: SurveyForm, at: AskedAt): number {
+  const checks = values.kind === "" ? [] : checksFor(at.on, at.finish.film, values.kind);
   return (
-    QUESTIONS.filter(({ ask }) => values.service[ask] === undefined).length +
+    QUESTIONS.filter(({ ask, matters }) => matters(at) && values.service[ask] === undefined).length +
     checks.filter(({ check }) => values.inspected[check] === undefined).length
   );
 }

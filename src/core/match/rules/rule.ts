@@ -1,4 +1,4 @@
-import { middle, type Role } from "../../catalogue";
+import { inOnePush, middle, type Role } from "../../catalogue";
 import { inSentence } from "../../units";
 import type { Case } from "../case";
 import type { Criterion } from "../criteria.data";
@@ -46,5 +46,7 @@ export const bond = (c: Case) => c.row.bonds[c.on.family];
 export const is = (c: Case, ...classes: readonly Case["row"]["class"][]) => classes.includes(c.row.class);
 /** Layers that the depth takes, each as thick as it is once it has shrunk. */
 export const layersNeeded = ({ damage, row }: Case) =>
-  Math.ceil((damage.depth_mm ?? 0) / (row.max_layer_mm * (1 - middle(row.shrinkage_pct) / 100)) - 1e-9);
+  inOnePush(row, damage.gap_mm) && (damage.depth_mm ?? 0) > 0
+    ? 1
+    : Math.ceil((damage.depth_mm ?? 0) / (row.max_layer_mm * (1 - middle(row.shrinkage_pct) / 100)) - 1e-9);
 export const stageMinutes = (c: Case, stage: string) => c.row.cure.stages.find((each) => each.stage === stage)?.minutes;
