@@ -61,7 +61,7 @@ test("job 5: a lost corner in three rounds, each told with its cause", async ({ 
     /^Trim with a blade/,
     /^Look for pinholes/,
   );
-  await expect(page.getByText(/1 of the hardener is enough for 2 g of paste/).first()).toBeVisible();
+  await expect(page.getByText(/hardener 0.08 g \(0.04 g to 0.15 g is right\)/).first()).toBeVisible();
   await workOff(page, treatment, before("level"));
   await go(page, treatment, "fill");
   await backTo("a pinhole at the heel");

@@ -23,6 +23,7 @@ const BEFORE_DAM = [
   first("consolidate", "the edge is firm"),
   first("mask", "the edge is guarded"),
   first("cut-rim", "its rim is level"),
+  first("cut-out", "its edges are clean"),
   first("film-under", "so that it comes off again"),
 ] as const;
 const isSetNext = ({ f }: { readonly f: { readonly way: string } }): boolean => f.way === "set-next";
