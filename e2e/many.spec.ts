@@ -49,6 +49,7 @@ test("job 16: seven holes, three gouges and a bare place from new piece to the f
   await press(page, "Goes right through: Yes");
   await field(page, /^How many alike/, "7");
   await press(page, "Save, go to Match");
+  await expect(page).toHaveURL(/\/match/);
   await another(page, "gouges", "Dent", [
     [/^Across/, "26"],
     [/^Depth/, "2"],
@@ -57,6 +58,7 @@ test("job 16: seven holes, three gouges and a bare place from new piece to the f
   ]);
   await press(page, "The surface is broken: Yes");
   await press(page, "Save, go to Match");
+  await expect(page).toHaveURL(/\/match/);
   await another(page, "bare place", "Lost veneer", [
     [/^Length/, "70"],
     [/^Width/, "30"],
@@ -64,6 +66,7 @@ test("job 16: seven holes, three gouges and a bare place from new piece to the f
     [/^Swelling/, "0"],
   ]);
   await press(page, "Save, go to Match");
+  await expect(page).toHaveURL(/\/match/);
   await expect(page.getByText(/under its finish no grain shows/)).toBeVisible();
   await page.getByRole("button", { name: "Choose Polyester filler" }).first().click();
   await page.getByRole("button", { name: /^Take it for all/ }).click();

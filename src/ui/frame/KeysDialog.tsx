@@ -10,6 +10,7 @@ const SHOWN = [
   ["↑ and ↓", "through what to do at a station"],
   ["N", "to what is open there"],
   ["M", "to its minutes"],
+  ["B", "the open step alone, large, for the bench"],
   ["S", "to the Shelf"],
   ["?", "these keys"],
 ] as const;

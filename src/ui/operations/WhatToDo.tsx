@@ -25,6 +25,8 @@ interface Props extends Omit<WorkProps, "operations" | "instruments"> {
   readonly kept: ReadonlyMap<string, number>;
   readonly chosen: ReadonlySet<string>;
   readonly choose: (places: ReadonlySet<string>) => void;
+  /** The card alone, for three metres and gloves. */
+  readonly stand: () => void;
 }
 
 /** The operations of a station as a list: what is behind is one line, one is open as the card, the rest are rows. */
@@ -120,9 +122,12 @@ function Nothing({ station, closed, next, none }: Pick<Props, "station" | "close
   );
 }
 
-function Foot({ station, back, places, open, behind }: Props) {
+function Foot({ station, back, places, open, behind, stand }: Props) {
   return (
     <footer className="task-foot">
+      <button type="button" className="link-btn" onClick={stand}>
+        At the bench <kbd>B</kbd>
+      </button>
       <BackTo stations={back} here={station} places={places} />
       <LeaveOut operations={open} />
       <OwnStep station={station} operations={[...behind, ...open]} />

@@ -4,6 +4,8 @@ import { upOf } from "@/core/views/card";
 import { frontOf, instrumentsAt } from "@/core/views/instrument";
 import { liveOf } from "@/core/views/live";
 import type { OperationView } from "@/core/views/operationView";
+import { useKept } from "../forms/kept";
+import { useShortcut } from "../frame/keys";
 import { lazily } from "../frame/lazily";
 import { useNow } from "../frame/now";
 import { InstrumentPane } from "../instruments/InstrumentPane";
@@ -13,6 +15,7 @@ import { OpenOperation } from "./openOperation";
 import { WhatToDo } from "./WhatToDo";
 import type { WorkProps } from "./workProps";
 
+const BenchMode = lazily(() => import("../run/BenchMode").then((module) => module.BenchMode));
 const Amounts = lazily(() => import("../mix/Amounts").then((module) => module.Amounts));
 
 /** A station at work: left what to do, its card open; right the instrument that belongs to it. */
@@ -21,6 +24,9 @@ export function WorkStation({ station, operations, places, air, closed, instrume
   const kept = opsKept(useLog().kept);
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const [picked, pick] = usePicked(operations);
+  // it goes on from station to station on this device
+  const [atBench, stand] = useKept("bench-mode", false);
+  useShortcut("b", () => !closed && stand(true));
   const [face, setFace] = useState<"list" | "instrument">("list");
   const here = operations
     .filter((operation) => operation.station === station && isOf(operation, chosen))
@@ -44,6 +50,19 @@ export function WorkStation({ station, operations, places, air, closed, instrume
   const there = instrumentsAt(station).filter((each) => shown[each] !== undefined && shown[each] !== null);
   return (
     <OpenOperation value={card}>
+      {atBench && !closed && (
+        <BenchMode
+          station={station}
+          open={open}
+          behind={here.filter(({ mark }) => mark !== undefined)}
+          card={card}
+          pick={pick}
+          air={air}
+          next={rest.next}
+          elsewhere={rest.elsewhere ?? {}}
+          leave={() => stand(false)}
+        />
+      )}
       <div className="panes" data-face={face}>
         <Faces face={face} setFace={setFace} />
         <WhatToDo
@@ -58,6 +77,7 @@ export function WorkStation({ station, operations, places, air, closed, instrume
           kept={kept}
           air={air}
           closed={closed}
+          stand={() => stand(true)}
           {...rest}
         />
         {there.length > 0 && (

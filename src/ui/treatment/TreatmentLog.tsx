@@ -12,6 +12,8 @@ import { NotSaved } from "../states/NotSaved";
 
 interface Log {
   readonly treatment: string;
+  /** What the piece is called. */
+  readonly piece: string;
   /** How many entries the page has seen. */
   readonly version: number;
   /** Write an entry; true when it stands in the log, or is kept here until it can. */
@@ -32,6 +34,7 @@ interface Log {
 
 const LogContext = createContext<Log>({
   treatment: "",
+  piece: "",
   version: 0,
   write: async () => false,
   attempt: async () => ({ stands: false }),
@@ -128,6 +131,7 @@ export function TreatmentLog({ id, piece, version, children }: { id: string; pie
   const value = useMemo(
     () => ({
       treatment: id,
+      piece,
       version,
       write,
       attempt,
@@ -138,7 +142,7 @@ export function TreatmentLog({ id, piece, version, children }: { id: string; pie
       ...(refused ? { refusal: refused.problem.detail } : {}),
       ...(refusedHere ? { refusedHere } : {}),
     }),
-    [id, version, write, attempt, writeBatch, busy, refused, refusedHere, kept],
+    [id, piece, version, write, attempt, writeBatch, busy, refused, refusedHere, kept],
   );
   return (
     <LogContext value={value}>
