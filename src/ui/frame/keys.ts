@@ -4,8 +4,9 @@ import { useEffect, useRef } from "react";
 const CHORD_MS = 1200;
 let started: { key: string; at: number } | undefined;
 
-/** Whether a key press belongs to what is being typed in. */
-function isTyping(target: EventTarget | null): boolean {
+/** Whether a key press belongs to what is being typed in; a file is chosen, not typed. */
+export function isTyping(target: EventTarget | null): boolean {
+  if (target instanceof HTMLInputElement && target.type === "file") return false;
   return target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
 }
 

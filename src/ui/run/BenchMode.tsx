@@ -5,6 +5,7 @@ import { type Station, stationLabel } from "@/core/catalogue";
 import { cardOf } from "@/core/views/card";
 import type { OperationView } from "@/core/views/operationView";
 import type { Air } from "../frame/climate";
+import { isTyping } from "../frame/keys";
 import { Link } from "../frame/Link";
 import { useNow, useWall } from "../frame/now";
 import type { WorkProps } from "../operations/workProps";
@@ -54,7 +55,7 @@ export function BenchMode({ station, open, behind, card, pick, air, next, elsewh
     return true;
   };
   const onKey = (event: KeyboardEvent) => {
-    if (event.ctrlKey || event.metaKey || event.altKey || isField(event.target)) return;
+    if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
     if (press(event.key)) event.preventDefault();
   };
   return (
@@ -109,8 +110,6 @@ export function BenchMode({ station, open, behind, card, pick, air, next, elsewh
 function toMain(within: EventTarget | null): void {
   if (within instanceof HTMLElement) within.querySelector<HTMLElement>("article [data-stop], article .file-input, a.btn")?.focus();
 }
-
-const isField = (target: EventTarget): boolean => target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
 
 /** The whole page reads its colours at night while one stands at the bench. */
 function useNightDress(): void {

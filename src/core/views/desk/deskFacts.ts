@@ -1,6 +1,7 @@
 import type { Air } from "../../cure/lag";
+import type { ChainLink } from "../../match/match.schema";
 import { SEEN } from "../../plan/alongside";
-import { workOut } from "../../plan/damageContext";
+import { type WorkedDamage, workOut } from "../../plan/damageContext";
 import { atPlaces } from "../../plan/links";
 import { SCALE_STEP_G } from "../../plan/planCalc";
 import type { DamageRecord, Treatment } from "../../record/treatment";
@@ -49,15 +50,19 @@ export function deskFacts({ piece, treatment, air, now, products }: DeskCase, da
     input,
     places: atPlaces(found.places, input),
     ...(shelf ? { shelf } : {}),
-    beside: choice ? [] : seenOnPart(treatment, piece.part, damage),
+    beside: choice ? [] : [...takenOnPart(treatment, piece.part, damage), ...preferredBrace(found)],
     ...(choice ? { choice: { stance: choice.body.stance, chain: choice.body.chain, entry: choice.id } } : {}),
   };
   return { ...told, facts };
 }
 
-/** The choice on record at another damage of its part, as far as it is seen in the end. */
-function seenOnPart({ damages }: Treatment, main: string, damage: DamageRecord) {
+/** What the figures of the joint speak for: the plan takes it unasked, and so does Match. */
+const preferredBrace = ({ links }: WorkedDamage): ChainLink[] =>
+  links.filter(({ role }) => role === "brace").map(({ role, class: name }) => ({ role, class: name }));
+
+/** The choice on record at another damage of its part: one part is filled, primed and coated in one stuff where nothing refuses it. */
+function takenOnPart({ damages }: Treatment, main: string, damage: DamageRecord) {
   const partOf = ({ survey }: DamageRecord) => survey.body.part ?? main;
   const other = damages.find((each) => each.id !== damage.id && each.choice && partOf(each) === partOf(damage));
-  return other?.choice?.body.chain.filter(({ role }) => SEEN.includes(role)) ?? [];
+  return other?.choice?.body.chain.filter(({ role }) => role === "filler" || SEEN.includes(role)) ?? [];
 }
