@@ -3,6 +3,7 @@ import { useEffect } from "react";
 import type { Card } from "@/core/views/card";
 import type { OperationView } from "@/core/views/operationView";
 import type { Air } from "../frame/climate";
+import { isTyping } from "../frame/keys";
 import { CardActs } from "../operations/CardActs";
 import { plannedMinutes } from "../operations/doDraft";
 import { Sign, SignShape } from "../signs/Sign";
@@ -29,8 +30,7 @@ export function RunCard({ operation, card, air, elsewhere }: Props) {
   const at = useAtIt(operation);
   useEffect(() => {
     const onKey = (event: globalThis.KeyboardEvent) => {
-      if (event.key !== " " || (event.target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT|SUMMARY)$/.test(event.target.tagName)))
-        return;
+      if (event.key !== " " || isTyping(event.target)) return;
       event.preventDefault();
       at.pause();
     };
@@ -55,7 +55,7 @@ export function RunCard({ operation, card, air, elsewhere }: Props) {
         {card.big && (
           <p className="text-[clamp(72px,10vw,156px)] leading-[0.86] font-extrabold tracking-[-0.03em] [font-stretch:116%]">
             {card.big.figure}
-            <span className="ml-2 text-[0.24em] font-bold tracking-normal">{card.big.unit}</span>
+            <span className="ml-2 text-big font-bold tracking-normal">{card.big.unit}</span>
           </p>
         )}
       </div>
