@@ -7,7 +7,7 @@ const ROOT = path.resolve(import.meta.dirname, "..");
 const OUT = path.join(ROOT, "docs", "screenshots");
 const treatment = (name) => JSON.parse(readFileSync(path.join(ROOT, "demo", `${name}.dossier.json`), "utf8")).treatment.id;
 
-/** One current picture of each main view: name, path, size, the tab that is opened, and what is typed there. */
+/** One current picture of each main view: name, path, size, the tab that is opened, what is typed there, and the key that is pressed. */
 const VIEWS = [
   ["bench", "/", 1280, 800],
   ["bench-tablet", "/", 820, 1180],
@@ -19,7 +19,7 @@ const VIEWS = [
   ["ready", `/treatments/${treatment("lemonade-jar")}/ready`, 1280, 800],
   ["shards", `/treatments/${treatment("prize-saucer")}/ready`, 1280, 800, "Shards"],
   ["join", `/treatments/${treatment("figure-hand")}/join`, 1280, 800],
-  ["brace", `/treatments/${treatment("carousel-hare")}/join`, 1280, 800, "Brace"],
+  ["at-the-bench", `/treatments/${treatment("carousel-hare")}/colour`, 1280, 800, undefined, {}, "b"],
   ["fill", `/treatments/${treatment("lemonade-jar")}/fill`, 1280, 800],
   ["amounts", `/treatments/${treatment("concertina")}/fill`, 1280, 800, "Amounts and cups"],
   ["written-up", `/treatments/${treatment("booth-counter")}/written-up`, 1280, 800],
@@ -34,13 +34,17 @@ process.chdir(ROOT);
 mkdirSync(OUT, { recursive: true });
 await withDemoApp(ROOT, async (base) => {
   const browser = await chromium.launch(CHROMIUM);
-  for (const [name, url, width, height, tab, typed = {}] of VIEWS) {
+  for (const [name, url, width, height, tab, typed = {}, key] of VIEWS) {
     const page = await browser.newPage({ viewport: { width, height }, timezoneId: "Europe/Berlin" });
     await page.goto(base + url, { waitUntil: "networkidle" });
     await page.evaluate(() => document.fonts.ready);
     if (tab) await page.getByRole("tab", { name: tab, exact: true }).click();
     if (tab || url === "/plan") await page.waitForTimeout(2_000);
     for (const [label, text] of Object.entries(typed)) await page.getByLabel(label).first().fill(text);
+    if (key) {
+      await page.keyboard.press(key);
+      await page.waitForTimeout(1_500);
+    }
     // what is worked out in a worker is waited for
     if (Object.keys(typed).length > 0) await page.waitForTimeout(2_000);
     await page.screenshot({ path: path.join(OUT, `${name}.png`) });
