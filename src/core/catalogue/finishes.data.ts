@@ -47,3 +47,11 @@ const REACHES_BARE: readonly string[] = ["none", "bare", "oil", "wax"];
 /** Whether the finish that is there has to go before the other: nothing clear goes over paint, and what soaks in goes over no film. */
 export const isStripped = (now: FinishRow, to_be: FinishRow): boolean =>
   now.film && now.finish !== to_be.finish && now.finish !== "foil" && ((now.opaque && !to_be.opaque) || REACHES_BARE.includes(to_be.finish));
+
+/** Films as they are usually found, µm with their spread; typical data sheets and finishing handbooks. */
+export const TYPICAL_FILM_UM: Readonly<Record<string, readonly [um: number, sd: number]>> = {
+  shellac: [40, 12],
+  lacquer: [110, 25],
+  "polyester-film": [300, 60],
+  paint: [90, 30],
+};

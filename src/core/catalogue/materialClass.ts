@@ -138,9 +138,13 @@ export const dryFilmUm = ({ shrinkage_pct }: { readonly shrinkage_pct: Range }, 
  * than one layer is filled in one push. Widths in mm.
  */
 export const inOnePush = (
-  { cure, hatch, max_layer_mm }: Pick<ClassRow, "cure" | "hatch" | "max_layer_mm">,
+  { cure, hatch, max_layer_mm, shrinkage_pct }: Pick<ClassRow, "cure" | "hatch" | "max_layer_mm" | "shrinkage_pct">,
   opening_mm: number | undefined,
-): boolean => cure.by === "reaction" && hatch !== "plaster" && opening_mm !== undefined && opening_mm <= max_layer_mm;
+): boolean =>
+  cure.by === "reaction" &&
+  hatch !== "plaster" &&
+  opening_mm !== undefined &&
+  opening_mm <= max_layer_mm * (1 - middle(shrinkage_pct) / 100);
 
 /** Mortar and stucco are floated level while they are green; what was poured, or hardens glassy, is cut and sanded. */
 export const isFloated = ({ hatch, group, cure }: Pick<ClassRow, "hatch" | "group" | "cure">): boolean =>

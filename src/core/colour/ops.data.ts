@@ -9,6 +9,8 @@ import { LEAF_WASTE, leavesFor, PER_LEAF_MIN } from "./leaf";
 const LEVELLED = [
   ...WET_BESIDE,
   first("sand-face", "the face is bare and even"),
+  first("polish-metal", "it is polished"),
+  first("bore-anew", "its hole is bored"),
   first("rub-prime", "primer is rubbed down"),
   { after: "grit", n: "last", because: "every grit is walked" },
   { after: "compound", n: "last", because: "every grit is walked" },

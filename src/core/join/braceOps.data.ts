@@ -211,9 +211,12 @@ function holeWords(op: Told<HoleFacts>): string {
   return `Drill Ø ${plain(hole_mm)} mm${hole_bit}, ${plain(hole_depth_mm)} mm deep, ${what}${pilot}`;
 }
 
+/** Stainless wire over this is not bent by hand, mm; trade practice. */
+const BENT_UP_TO_MM = 2;
+
 function fitWords(op: Told<{ rod: boolean; screw: boolean; count: number; diameter_mm: number | undefined; length_mm: number; embed_mm: number; width_mm: number; depth_mm: number }>): string {
   const { rod, screw, count, diameter_mm, length_mm, embed_mm, width_mm, depth_mm } = op.facts;
-  if (rod) return `${screw ? "Turn in dry and cut off" : "Cut and bend"} the ${nameOf(op)}: ${plain(diameter_mm ?? 0)} mm thick, ${plain(length_mm)} mm long, ${plain(embed_mm)} mm of it in the hole`;
+  if (rod) return `${screw ? "Turn in dry and cut off" : (diameter_mm ?? 0) > BENT_UP_TO_MM ? "Cut" : "Cut and bend"} the ${nameOf(op)}: ${plain(diameter_mm ?? 0)} mm thick, ${plain(length_mm)} mm long, ${plain(embed_mm)} mm of it in the hole`;
   const pieces = count > 1 ? `${count} pieces, ` : "";
   const size = diameter_mm === undefined ? `${plain(width_mm)} × ${plain(depth_mm)} × ${plain(length_mm)} mm` : `Ø ${plain(diameter_mm)} mm, ${plain(length_mm)} mm long`;
   return `Cut the ${nameOf(op)}: ${pieces}${size}; fit it dry`;

@@ -92,11 +92,3 @@ export const safeFilmUm = (finish: string): number => SAFE_UM[finish] ?? SAFE_FI
 /** How hard a film is on the bench scale: cured polyester is near a hard resin, the rest cuts like one that is not. Trade practice. */
 const FILM_HARDNESS: Readonly<Record<string, Hardness>> = { "polyester-film": 4 };
 export const filmHardness = (finish: string): Hardness => FILM_HARDNESS[finish] ?? 3;
-
-/** Films as they are usually found, µm with their spread; typical data sheets and finishing handbooks. */
-export const TYPICAL_FILM_UM: Readonly<Record<string, readonly [um: number, sd: number]>> = {
-  shellac: [40, 12],
-  lacquer: [110, 25],
-  "polyester-film": [300, 60],
-  paint: [90, 30],
-};

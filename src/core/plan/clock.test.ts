@@ -24,7 +24,7 @@ test("whenever it is begun: hands are at one thing at a time, nothing before its
     fc.property(fc.integer({ min: 0, max: JOB_FILES.length - 1 }), fc.integer({ min: 0, max: 10_080 }), (job, minutes) => {
       const { operations } = planned(jobInput(job + 1));
       const timed = byTheClock(operations, MONDAY + minutes * MINUTE, HOURS);
-      expect(timed.map(({ op }) => op.id)).toEqual(operations.map(({ id }) => id));
+      expect(new Set(timed.map(({ op }) => op.id))).toEqual(new Set(operations.map(({ id }) => id)));
       const ends = new Map(timed.map(({ op, end }) => [op.id, end]));
       timed.forEach(({ op, start, end }, i) => {
         expect(start).toBeGreaterThanOrEqual(timed[i - 1]?.end ?? 0);

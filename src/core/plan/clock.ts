@@ -42,33 +42,58 @@ export function opening(t: number, minutes: number, { opens_min, closes_min, day
 
 /**
  * The operations that are open as one pair of hands does them in the shop's hours: in their order, each as soon as hands and clocks are
- * free. What starts a clock is put off until what has a window after it falls into working hours. Hands at the middle of their range.
+ * free; while hands would wait for one, another is done that is over by then. What starts a clock is put off until what has a window after it falls into working hours. Hands at the middle of their range.
  */
 export function byTheClock(operations: readonly Operation[], at: number, hours: ShopHours): Timed[] {
   const open = operations.filter(({ status }) => status === "open");
   const ended = new Map<string, number>();
   const windows = windowsAfter(open);
+  const known = new Set(open.map(({ id }) => id));
   const timed: Timed[] = [];
   let free = at;
-  for (const op of open) {
-    const minutes = middle(op.hands_min);
-    const waited = op.after.map((edge) => ({ edge, from: ended.get(edge.op) })).filter((each) => each.from !== undefined);
-    const ready = Math.max(free, ...waited.map(({ edge, from = 0 }) => from + edge.min_min * MINUTE));
-    const closes = waited.flatMap(({ edge, from = 0 }) => (edge.max_min === undefined ? [] : [from + edge.max_min * MINUTE]));
-    const until = closes.length > 0 ? Math.min(...closes) : undefined;
-    const start = putOff(opening(ready, minutes, hours), minutes, windows.get(op.id) ?? [], until, hours);
-    const end = start + minutes * MINUTE;
-    ended.set(op.id, end);
-    free = end;
-    timed.push({
-      op,
-      start,
-      end,
-      ...(until === undefined ? {} : { until }),
-      ...(until !== undefined && start > until ? { missed: true } : {}),
-    });
+  for (let left = [...open]; left.length > 0; left = left.filter(({ id }) => !ended.has(id))) {
+    const able = left.filter(({ after }) => after.every(({ op }) => !known.has(op) || ended.has(op)));
+    const next = nextOf((able.length > 0 ? able : left.slice(0, 1)).map((op) => placed(op, free, { ended, windows, hours })));
+    ended.set(next.op.id, next.end);
+    free = next.end;
+    timed.push(next);
   }
   return timed;
+}
+
+interface Clockwork {
+  readonly ended: ReadonlyMap<string, number>;
+  readonly windows: ReadonlyMap<string, readonly Window[]>;
+  readonly hours: ShopHours;
+}
+
+/** An operation where it could be begun from `free` on. */
+function placed(op: Operation, free: number, { ended, windows, hours }: Clockwork): Timed {
+  const minutes = middle(op.hands_min);
+  const waited = op.after.map((edge) => ({ edge, from: ended.get(edge.op) })).filter((each) => each.from !== undefined);
+  const ready = Math.max(free, ...waited.map(({ edge, from = 0 }) => from + edge.min_min * MINUTE));
+  const closes = waited.flatMap(({ edge, from = 0 }) => (edge.max_min === undefined ? [] : [from + edge.max_min * MINUTE]));
+  const until = closes.length > 0 ? Math.min(...closes) : undefined;
+  const start = putOff(opening(ready, minutes, hours), minutes, windows.get(op.id) ?? [], until, hours);
+  return {
+    op,
+    start,
+    end: start + minutes * MINUTE,
+    ...(until === undefined ? {} : { until }),
+    ...(until !== undefined && start > until ? { missed: true } : {}),
+  };
+}
+
+/**
+ * What hands do next: in the order of the list, but nothing waits for hands that wait for something else; and nothing is begun that would
+ * run past a window that can still be met.
+ */
+function nextOf(able: readonly Timed[]): Timed {
+  const [lead] = able;
+  if (!lead) throw new RangeError("nothing to choose from");
+  const first = able.find(({ end }) => end <= lead.start) ?? lead;
+  const shut = able.filter(({ until, missed, start }) => until !== undefined && !missed && until < first.end && start <= until);
+  return shut.reduce((best, each) => ((each.until ?? Infinity) < (best.until ?? Infinity) ? each : best), shut[0] ?? first);
 }
 
 /** A window that opens and closes after an operation, min, and how long hands are at what is done in it. */

@@ -58,6 +58,8 @@ export interface WorkedDamage extends ChosenLinks {
   readonly way: WayRow;
   /** Why no other way was taken unasked. */
   readonly because?: string;
+  /** The other ways that it could be met in, in words. */
+  readonly others: readonly string[];
   readonly places: readonly WorkPlace[];
   readonly context: Context;
   /** What Match is asked of it. */
@@ -158,6 +160,7 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
     part: input.part,
     survey,
     ...taken,
+    others: waysFor(survey.damage, facts).flatMap(({ way, label }) => (way === taken.way.way ? [] : [label])),
     context,
     ...(joint ? { joint } : {}),
     ...(because ? { because } : {}),

@@ -34,17 +34,28 @@ export function shortSheetOf(repair: Repair, title: string, at: number, hours: S
   const timed = byTheClock(repair.operations, at, hours);
   const stops = repair.refer.filter(({ code }) => !MINDED.includes(code));
   const minds = repair.refer.filter(({ code }) => MINDED.includes(code));
+  if (stops.length > 0) return stopSheet(repair, title, stops);
   return `${[
     ...headOf(repair, title),
-    ...stops.flatMap(({ message }) => row("STOP", message)),
     ...minds.flatMap(({ message }) => row("MIND", message)),
-    ...(stops.length > 0 ? [] : row("", sumsOf(repair, timed, hours))),
+    ...row("", sumsOf(repair, timed, hours)),
     ...row("HAVE READY", toHave(repair)),
     "",
     ...days(sittingsOf(timed), { all: repair.damages.length, hours, byId: new Map(timed.map((each) => [each.op.id, each])) }),
     "",
     ...row("OWNER", ownerWords(repair, timed, hours)),
     ...row("", "Safety data sheet, local codes and licensed practice prevail."),
+  ].join("\n")}\n`;
+}
+
+/** Nothing is begun where something stops it: why, and what can be chosen. */
+function stopSheet({ damages }: Repair, title: string, stops: Repair["refer"]): string {
+  const ways = damages.flatMap(({ id, others }) => others.map((label) => `${damages.length > 1 ? `[${id}] ` : ""}${inSentence(label)}`));
+  return `${[
+    title.toUpperCase(),
+    ...stops.flatMap(({ message }) => row("STOP", message)),
+    ...row("CHOOSE", ["take what comes nearest, with a reason that the record keeps", ...ways, "or refer it"].join(" · ")),
+    ...row("", "Nothing is begun before that. Safety data sheet, local codes and licensed practice prevail."),
   ].join("\n")}\n`;
 }
 

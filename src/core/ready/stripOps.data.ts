@@ -61,6 +61,8 @@ export const STRIP_OPS = {
       { after: "bleach", of: "part", because: "the bleach has dried" },
       { after: "grit", n: "last", because: "the repair is level" },
       { after: "flush", of: "part", because: "it is flush" },
+      { after: "unclamp", of: "part", because: "the joint holds" },
+      { after: "flush-brace", of: "part", because: "it is flush" },
       { after: "check-fill", of: "part", because: "nothing is low" },
       "lead-test",
     ],

@@ -43,6 +43,7 @@ export const BOND = {
 } as const;
 
 export const woody = ({ on }: WayFacts) => on.family === "wood" || on.family === "board";
+export const metal = ({ on }: WayFacts) => on.family === "metal";
 export const plaster = ({ on }: WayFacts) => on.substrate === "gypsum" || on.substrate === "composition";
 export const unlessNeeded = (_: unknown, { brace }: WayFacts) =>
   brace === "yes" ? "the glue line alone does not carry what is asked" : undefined;

@@ -1,7 +1,7 @@
 import type { ClassName, DamageKind, Family, Role } from "../catalogue";
 import type { Damage } from "./measures.data";
 import { type Place, volumeOf } from "./place";
-import { bandOf } from "./wayParts";
+import { bandOf, stripped } from "./wayParts";
 import type { TakenPlace, WayFacts, WayRow } from "./wayRow";
 import { WAYS } from "./ways.data";
 
@@ -64,14 +64,17 @@ const TONED_OR_BLACK: typeof TONED = { colour: ["toner-lacquer", "shellac-toner"
 const CLEAR_FILMS = ["shellac", "lacquer", "polyester-film"];
 const TOPPED = ["glaze", "foil", "shellac", "lacquer", "polyester-film", "oil", "wax", "gilding", "dye"];
 /** What is coloured of a place: all that is seen of it and a band around it, reckoned round. mm². */
-const faded = ({ opening_mm2 = 0, seen_mm2 = opening_mm2 }: TakenPlace, band_mm: number): number =>
+const faded = ({ area_mm2 = 0, opening_mm2 = area_mm2, seen_mm2 = opening_mm2 }: TakenPlace, band_mm: number): number =>
   Math.PI * (Math.sqrt(seen_mm2 / Math.PI) + band_mm) ** 2;
 
 /** What is coloured and coated over what was filled; nothing on a bare surface, nothing where the fill is the film. */
 function finishing(made: readonly TakenPlace[], facts: WayFacts): TakenPlace[] {
   const { finish: now, to_be: finish = now, on } = facts;
   if (made.some(({ kind }) => kind === "surface" || kind === "film") || finish.finish === "none") return [];
-  const seen = made.filter(({ kind, hidden }) => (kind === "void" && !hidden) || (kind === "core" && hidden === false));
+  // where the whole face is stripped what was glued gets the new finish as well
+  const bared = stripped(facts) ? made.filter(({ kind }) => kind === "faces") : [];
+  const open = made.filter(({ kind, hidden }) => (kind === "void" && !hidden) || (kind === "core" && hidden === false));
+  const seen = open.length > 0 ? open : bared;
   if (seen.length === 0) return [];
   const takes: Role[] = [
     ...(SURFACED.includes(finish.finish) ? (["levelling"] as const) : []),

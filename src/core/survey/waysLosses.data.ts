@@ -1,3 +1,4 @@
+import { TYPICAL_FILM_UM } from "../catalogue";
 import { plain } from "../units";
 import { chip, chipBed } from "./places/chip";
 import { corner, cornerAnchors, cornerBed } from "./places/corner";
@@ -8,10 +9,15 @@ import { overlay, thinBacking } from "./places/overlay";
 import { patch } from "./places/patch";
 import { colouredFace, newVeneer, sheet } from "./places/sheet";
 import { stump, tip, tipCore } from "./places/tip";
-import { BOND, bandOf, CA_FILL, caDrop, clearFilm, FILL, filmDrop, filmNote, LEAVE, NO_GRAIN_SHOWS, opaque, plaster, RAISE_FILMS, REPLACE, type Rows, stripped, veneered, woody } from "./wayParts";
+import { BOND, bandOf, CA_FILL, caDrop, clearFilm, FILL, filmDrop, filmNote, LEAVE, metal, NO_GRAIN_SHOWS, NO_HANDS, opaque, plaster, RAISE_FILMS, REPLACE, type Rows, stripped, veneered, woody } from "./wayParts";
+import type { WayFacts } from "./wayRow";
 
-/** A film that was measured is filled with its own kind only as deep as it is. */
-const isThroughFilm = ({ film_um, depth_mm }: { readonly film_um?: number; readonly depth_mm: number }) => film_um !== undefined && film_um > 0 && depth_mm > film_um / 1000;
+/** A film is filled with its own kind only as deep as it is: as it was measured, else as it usually is; unmeasured polyester may be any thickness. */
+const isThroughFilm = ({ film_um, depth_mm }: { readonly film_um?: number; readonly depth_mm: number }, { finish }: WayFacts) => depth_mm > filmMm(film_um, finish.finish);
+const filmMm = (film_um: number | undefined, finish: string): number => {
+  const usual = finish === "polyester-film" ? undefined : TYPICAL_FILM_UM[finish]?.[0];
+  return film_um === 0 ? Infinity : (film_um ?? usual ?? Infinity) / 1000;
+};
 
 /** Where the depth was not measured: what furniture veneer is cut to today, mm (EN 635). */
 const SAWN_VENEER_MM = 0.6;
@@ -98,7 +104,7 @@ export const LOSS_WAYS = {
       fits: (d, f) => f.on.family === "mineral" && d.through && d.diameter_mm >= BANDAGED_FROM_MM,
       places: (d) => [hole(d), { ...patch("bandage", "Bandage behind the hole", d.diameter_mm, d.across_mm ?? d.diameter_mm), takes: ["brace"], only: { brace: ["plaster-bandage"] } }],
     },
-    { ...FILL, places: (d) => [hole(d, { open_behind: d.through })] },
+    { ...FILL, not_first: (_, f) => (woody(f) && f.service.load ? "a screw works loose in filler: it holds in wood" : undefined), places: (d) => [hole(d, { open_behind: d.through })] },
     {
       way: "plug",
       label: "Let in a plug of leather",
@@ -120,7 +126,7 @@ export const LOSS_WAYS = {
       hands_min: [15, 30],
       wait_min: 0,
       fits: (d, f) => woody(f) && d.diameter_mm >= 4,
-      not_first: () => "sound wood would be bored away",
+      not_first: (_, f) => (f.service.load ? undefined : "sound wood would be bored away"),
       places: (d) => [hole(d, { only: { filler: ["wood-inlay"] } }), holeWall(d)],
     },
     LEAVE,
@@ -161,6 +167,16 @@ export const LOSS_WAYS = {
   ],
   dent: [
     {
+      way: "mandrel",
+      label: "Work it out over a mandrel",
+      how: "From inside, over a mandrel or stake that fits, in small moves from the rim to the middle; polish, and lacquer what was bared.",
+      lost: "a hair of metal where it is polished",
+      risk: "Stretched metal oils back and forth; thin or old brass cracks: stop at the first crease, and refer it.",
+      ...NO_HANDS,
+      fits: (d, f) => metal(f) && !d.broken,
+      places: (d, f) => (f.finish.film ? [colouredFace("Where the lacquer was opened", { length_mm: d.diameter_mm, width_mm: d.across_mm ?? d.diameter_mm }, ["topcoat"], bandOf(f))] : []),
+    },
+    {
       way: "raise",
       label: "Raise it with damp heat",
       how: "A damp cloth and a warm iron, in short touches; let it dry a night between.",
@@ -178,13 +194,13 @@ export const LOSS_WAYS = {
       how: "Lay the film's own kind in layers, let it stop shrinking, level and polish.",
       risk: "Levelled too soon it sinks again and shows an edge.",
       fits: (d, f) => clearFilm(f) && !d.broken,
-      not_first: (d) => (isThroughFilm(d) ? `the dent is deeper than the film of ${plain(d.film_um ?? 0)} µm: a body goes in first, the film over it` : undefined),
+      not_first: (d, f) => (isThroughFilm(d, f) ? `the dent is deeper than the film of ${plain(filmMm(d.film_um, f.finish.finish) * 1000)} µm: a body goes in first, the film over it` : undefined),
       places: (d) => [dent(d, { name: "dent", label: "The dent in the film", kind: "film", ...filmDrop })],
     },
     { ...CA_FILL, fits: (d, f) => clearFilm(f) && !d.broken, places: (d) => [dent(d, { name: "dent", label: "The dent in the film", kind: "film", takes: ["filler"], ...caDrop })] },
     {
       ...FILL,
-      not_first: (d, f) => (clearFilm(f) && !d.broken && !isThroughFilm(d) ? "a fill under a clear film shows" : undefined),
+      not_first: (d, f) => (metal(f) && !d.broken ? "metal is worked back, not filled" : clearFilm(f) && !d.broken && !isThroughFilm(d, f) ? "a fill under a clear film shows" : undefined),
       places: (d) => [dent(d)],
     },
     LEAVE,

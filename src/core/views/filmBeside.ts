@@ -1,4 +1,5 @@
-import { type Measured, TYPICAL_FILM_UM } from "../level/budget";
+import { TYPICAL_FILM_UM } from "../catalogue";
+import type { Measured } from "../level/budget";
 import type { WorkedDamage } from "../plan/damageContext";
 
 /** A film that was told, not gauged, is known to a fifth. */

@@ -36,8 +36,8 @@ export function BenchMode({ station, open, behind, card, pick, air, next, elsewh
   useNightDress();
   useScreenOn();
   useEffect(() => {
-    if (card?.id !== undefined) toMain(body.current);
-  }, [card?.id]);
+    if (card?.id !== undefined && !log.busy) toMain(body.current);
+  }, [card?.id, log.busy]);
   const step = (by: number) => {
     const at = open.findIndex(({ id }) => id === card?.id);
     const to = open[at + by];

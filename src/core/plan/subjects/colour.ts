@@ -124,11 +124,15 @@ function byRoute(c: Context, surface: WorkPlace, links: readonly PlanLink[]): La
   const route = routeOf(c, linkAt(c, surface, "colour"));
   const last = [...route].reverse().find(({ role }) => role === "colour");
   const patterns = links.filter(({ role }) => role === "colour").slice(1);
-  return route.flatMap((group): Laid[] => {
-    const link = linkAt(c, surface, group.role);
-    const own = link ? [{ group: asUsual(group, link), link }] : [];
-    return group === last ? [...own, ...patterns.map((each) => ({ group: PATTERN, link: each }))] : own;
-  });
+  const coloured = linkAt(c, surface, "colour") !== undefined;
+  // a first clear coat shows what has to be muted: where nothing is coloured it is a clear coat more
+  return route
+    .filter(({ name }) => coloured || name !== "seal")
+    .flatMap((group): Laid[] => {
+      const link = linkAt(c, surface, group.role);
+      const own = link ? [{ group: asUsual(group, link), link }] : [];
+      return group === last ? [...own, ...patterns.map((each) => ({ group: PATTERN, link: each }))] : own;
+    });
 }
 
 /** Some coats of one kind and material, as they are set by hand. */

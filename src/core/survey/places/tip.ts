@@ -36,7 +36,7 @@ export const tipCore = (d: Tip): TakenPlace =>
     end_mm: d.shape === "blunt" ? d.base_mm / 2 : 0,
     length_mm: d.length_mm,
     takes: ["brace", "adhesive"],
-    only: { brace: ["metal-wire", "anchor-screw"], adhesive: ["epoxy-slow", "epoxy-fast", "cyanoacrylate"] },
+    only: { brace: ["metal-wire", "anchor-screw"], adhesive: ["epoxy-slow", "epoxy-fast", "cyanoacrylate", "pva"] },
   });
 
 /** The broken face that a piece shaped apart is set on. */
