@@ -68,6 +68,18 @@ export const CA_FILL = {
   risk: "Clear and hard within the hour, but another stuff than the film: its edge may show in low light.",
   not_first: () => "the film’s own kind polishes out as one",
 } as const;
+/** New veneer in place of what is gone. */
+export const LET_IN_VENEER = {
+  way: "reveneer",
+  label: "Let in new veneer",
+  how: "Square the edges, let in veneer of the same cut, colour it.",
+  lost: "a thin line of the old edge",
+  risk: "Needs a matching sheet and a sharp joint.",
+  hands_min: [30, 75],
+  wait_min: 0,
+  extra_eur: [8, 40],
+  not_first: (_: unknown, f: WayFacts) => (opaque(f) ? NO_GRAIN_SHOWS : undefined),
+} as const;
 const FILM_KINDS = ["lacquer", "polyester-film", "shellac"];
 export const clearFilm = ({ finish }: WayFacts) => FILM_KINDS.includes(finish.finish);
 

@@ -6,7 +6,7 @@ import { groove, openCrack } from "./places/groove";
 import { shards } from "./places/shards";
 import { flatBed, newVeneer, sheet } from "./places/sheet";
 import { tear } from "./places/tear";
-import { BOND, FILL, LEAVE, NO_GRAIN_SHOWS, NO_HANDS, onlyNeeded, opaque, REPLACE, type Rows, unlessNeeded, woody } from "./wayParts";
+import { BOND, FILL, LEAVE, LET_IN_VENEER, NO_GRAIN_SHOWS, NO_HANDS, onlyNeeded, opaque, REPLACE, type Rows, unlessNeeded, woody } from "./wayParts";
 import type { TakenPlace, WayFacts } from "./wayRow";
 
 /** Wood is laid bare where a slot is cut: half the width of the member, three heights past each end of the break. */
@@ -156,18 +156,7 @@ export const JOIN_WAYS = {
     LEAVE,
   ],
   "veneer-lost": [
-    {
-      way: "reveneer",
-      label: "Let in new veneer",
-      how: "Square the edges, let in veneer of the same cut, colour it.",
-      lost: "a thin line of the old edge",
-      risk: "Needs a matching sheet and a sharp joint.",
-      hands_min: [30, 75],
-      wait_min: 0,
-      extra_eur: [8, 40],
-      not_first: (_, f) => (opaque(f) ? NO_GRAIN_SHOWS : undefined),
-      places: newVeneer,
-    },
+    { ...LET_IN_VENEER, places: newVeneer },
     {
       way: "cut-fill",
       label: "Fill it",

@@ -9,7 +9,7 @@ import { overlay, thinBacking } from "./places/overlay";
 import { patch } from "./places/patch";
 import { colouredFace, newVeneer, sheet } from "./places/sheet";
 import { stump, tip, tipCore } from "./places/tip";
-import { BOND, bandOf, CA_FILL, caDrop, clearFilm, FILL, filmDrop, filmNote, LEAVE, metal, NO_GRAIN_SHOWS, NO_HANDS, opaque, plaster, RAISE_FILMS, REPLACE, type Rows, stripped, veneered, woody } from "./wayParts";
+import { BOND, bandOf, CA_FILL, caDrop, clearFilm, FILL, filmDrop, filmNote, LEAVE, LET_IN_VENEER, metal, NO_HANDS, opaque, plaster, RAISE_FILMS, REPLACE, type Rows, stripped, veneered, woody } from "./wayParts";
 import type { WayFacts } from "./wayRow";
 
 /** A film is filled with its own kind only as deep as it is: as it was measured, else as it usually is; unmeasured polyester may be any thickness. */
@@ -207,16 +207,8 @@ export const LOSS_WAYS = {
   ],
   "burn-through": [
     {
-      way: "reveneer",
-      label: "Let in new veneer",
-      how: "Square the edges, let in veneer of the same cut, colour it.",
-      lost: "a thin line of the old edge",
-      risk: "Needs a matching sheet and a sharp joint.",
-      hands_min: [30, 75],
-      wait_min: 0,
-      extra_eur: [8, 40],
+      ...LET_IN_VENEER,
       fits: (d, f) => veneered(f) && d.into_core,
-      not_first: (_, f) => (opaque(f) ? NO_GRAIN_SHOWS : undefined),
       places: (d) => newVeneer({ ...d, thickness_mm: d.depth_mm > 0 ? d.depth_mm : SAWN_VENEER_MM }),
     },
     { ...FILL, label: "Build up the place", places: (d, f) => (d.depth_mm > 0 ? [sheet("loss", "The bare place", d.length_mm, d.width_mm, d.depth_mm)] : [colouredFace("The bare place", d, ["colour", "topcoat"], bandOf(f))]) },

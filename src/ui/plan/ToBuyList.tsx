@@ -8,6 +8,11 @@ interface Props {
   readonly wall: Wall;
 }
 
+/** Of next to nothing no price is told that reads as none. */
+const euros = ([low, high]: ToBuy["eur"]): string => (high < 0.01 ? "under 0.01 €" : `${figure(low, 2)} to ${figure(high, 2)} €`);
+const dayAndHour = (at: number, now: number, wall: Wall): string =>
+  wall.day(at) === wall.day(now) ? `today ${wall.time(at)}` : wall.when(at, now);
+
 /** What the open plans take and the cabinet has not, by the day on which it is needed. */
 export function ToBuyList({ rows, now, wall }: Props) {
   if (rows.length === 0) return <p className="py-6 text-read leading-[24px]">Everything that the open plans take is in the cabinet.</p>;
@@ -37,11 +42,9 @@ export function ToBuyList({ rows, now, wall }: Props) {
                 <td className="num">
                   <b>{doseGrams(missing_g)}</b>
                 </td>
-                <td className="num">
-                  {figure(eur[0], 2)} to {figure(eur[1], 2)} €
-                </td>
+                <td className="num">{euros(eur)}</td>
                 <td>
-                  <b>{needed === undefined ? "later" : wall.when(needed, now)}</b>, for {holds_up}
+                  <b>{needed === undefined ? "later" : dayAndHour(needed, now, wall)}</b>, for {holds_up}
                 </td>
                 <td>{wanted_by.join(", ")}</td>
               </tr>
