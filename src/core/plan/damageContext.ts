@@ -110,12 +110,40 @@ interface Made extends ChosenLinks {
 }
 
 /** Work a damage out. @throws {RangeError} on a way that its kind does not have */
-export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Tools, shelf?: Shelf): WorkedDamage {
-  const { survey, substrate } = input;
+export function workOut(given: DamageInput, stance: Stance, air: Air, tools: Tools, shelf?: Shelf): WorkedDamage {
   // foil is the finish of a wrapped board, whether it was named or not
-  const finish = substrate === "mdf-vinyl" && input.finish === "none" ? "foil" : input.finish;
-  const facts = wayFactsOf({ ...input, finish }, stance);
+  const finish = given.substrate === "mdf-vinyl" && given.finish === "none" ? "foil" : given.finish;
+  const input = { ...given, finish };
+  const { survey } = input;
+  const facts = wayFactsOf(input, stance);
   const strength = strengthOf(input);
+  const made = makerOf(input, { stance, air, facts, ...present({ strength, shelf }) });
+  const taken = input.way === undefined ? unasked(survey.damage, facts, made) : made(rowOf(survey.damage, input.way));
+  const joint = strength && reachedBy(strength, taken.sized, taken.way.way);
+  const because = input.way === undefined ? whyNotOthers(survey.damage, facts, taken.way) : undefined;
+  return {
+    id: input.id,
+    part: input.part,
+    survey,
+    ...taken,
+    others: waysFor(survey.damage, facts).flatMap(({ way, label }) => (way === taken.way.way ? [] : [label])),
+    context: contextOf(input, taken, { stance, air, tools, ...present({ joint }) }),
+    ...(joint ? { joint } : {}),
+    ...(because ? { because } : {}),
+  };
+}
+
+interface Making {
+  readonly stance: Stance;
+  readonly air: Air;
+  readonly facts: WayFacts;
+  readonly strength?: Strength;
+  readonly shelf?: Shelf;
+}
+
+/** Makes a way of a damage with its places, its links, and what is let in. */
+function makerOf(input: DamageInput, { stance, air, facts, strength, shelf }: Making): (way: WayRow) => Made {
+  const { survey, substrate, finish } = input;
   const madeOf = (way: WayRow, places: readonly WorkPlace[]): Made => {
     const asked = {
       ...matchInputOf({ substrate, finish, ...present({ finish_to_be: input.finish_to_be }) }, survey, places, air.temp_C),
@@ -125,7 +153,7 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
     const sized = strength && sizedBrace(places, found.links, strength.question, input.brace);
     return { ...found, ...(sized ? { sized } : {}) };
   };
-  const made = (way: WayRow): Made => {
+  return (way) => {
     const places = placesOf(way, survey.damage, input.id, facts).map((place) => measured(place, input.fill));
     if (input.brace?.kind === "none") return madeOf(way, unbraced(places));
     const found = madeOf(way, places);
@@ -133,37 +161,33 @@ export function workOut(input: DamageInput, stance: Stance, air: Air, tools: Too
     const idle = places.some(({ kind }) => kind === "core") && (found.sized === undefined || found.sized.refused === true);
     return idle ? madeOf(way, unbraced(places)) : found;
   };
-  const taken = input.way === undefined ? unasked(survey.damage, facts, made) : made(rowOf(survey.damage, input.way));
+}
+
+interface Here {
+  readonly stance: Stance;
+  readonly air: Air;
+  readonly tools: Tools;
+  readonly joint?: Joint;
+}
+
+/** Everything that the rows of operations are asked about. */
+function contextOf(input: DamageInput, { way, places, links, sized }: Made, { stance, air, tools, joint }: Here): Context {
   // of several links of a role the first is the body of it
-  const chain = Object.fromEntries([...taken.links].reverse().map(({ role, material }) => [role, material])) as Partial<
+  const chain = Object.fromEntries([...links].reverse().map(({ role, material }) => [role, material])) as Partial<
     Record<Role, MaterialClass>
   >;
-  const f = opFacts({ ...input, finish }, stance, air, taken.way, taken.places, chain);
-  const { sized } = taken;
-  const joint = strength && reachedBy(strength, sized, taken.way.way);
-  const context: Context = {
-    f,
+  return {
+    f: opFacts(input, stance, air, way, places, chain),
     part: input.part,
-    damage: survey.damage,
-    places: taken.places,
-    links: taken.links,
+    damage: input.survey.damage,
+    places,
+    links,
     air,
     tools: { ...tools, ...input.brace?.router },
     ...(sized ? { brace: sized } : {}),
     ...present({ fill: input.fill, shaping: input.fill?.shaping, texture: input.fill?.texture }),
     ...(input.back ? { back: input.back } : {}),
     ...(joint?.reached === undefined ? {} : { safety: { reached: joint.reached, asked: joint.asks } }),
-  };
-  const because = input.way === undefined ? whyNotOthers(survey.damage, facts, taken.way) : undefined;
-  return {
-    id: input.id,
-    part: input.part,
-    survey,
-    ...taken,
-    others: waysFor(survey.damage, facts).flatMap(({ way, label }) => (way === taken.way.way ? [] : [label])),
-    context,
-    ...(joint ? { joint } : {}),
-    ...(because ? { because } : {}),
   };
 }
 
