@@ -175,6 +175,7 @@ test("the finish that a part is to have is kept, planned for, carried in the dos
     kind: "surveyed",
     survey: { damage: { kind: "hole", diameter_mm: 6, depth_mm: 12, through: false }, service: {} },
   });
+  await write(treatment_id, 1, { kind: "matched", stance: "service", chain: [{ role: "filler", class: "epoxy-putty" }] });
   const plansStrip = async () => (await treatmentPage(treatment_id)).worked?.repair.operations.some(({ name }) => name === "strip-old");
   expect(await plansStrip()).toBe(true);
   const { piece } = await piecePage(id);

@@ -1,5 +1,5 @@
 import type { DamageKind, Family, Flag, SubstrateRow } from "../catalogue";
-import type { AskedAt } from "./questions.data";
+import type { AskedAt } from "./askedAt";
 
 interface Finding {
   readonly finding: string;

@@ -1,13 +1,6 @@
-import type { DamageKind, Family, FinishRow, PieceKind, SubstrateRow } from "../catalogue";
+import type { DamageKind, Family, PieceKind } from "../catalogue";
+import type { AskedAt } from "./askedAt";
 import type { Service } from "./survey.schema";
-
-/** What decides whether a question is likely to change anything here. */
-export interface AskedAt {
-  readonly piece: PieceKind;
-  readonly kind: DamageKind | "";
-  readonly on: SubstrateRow;
-  readonly finish: FinishRow;
-}
 
 export interface Question {
   readonly ask: Exclude<keyof Service, "heat_C">;

@@ -23,7 +23,7 @@ const MINUTE = 60 * SECOND;
 const two = (n: number) => String(n).padStart(2, "0");
 
 /** @example elapsed(130_000) // "2:10" */
-export function elapsed(ms: number): string {
+function elapsed(ms: number): string {
   const minutes = Math.floor(ms / MINUTE);
   return minutes < 100 ? `${minutes}:${two(Math.floor((ms % MINUTE) / SECOND))}` : `${Math.floor(minutes / 60)} h ${two(minutes % 60)}`;
 }

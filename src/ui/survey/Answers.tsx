@@ -1,8 +1,9 @@
 "use client";
 import type { ReactNode } from "react";
 import { EARLIER_GLUES, type EarlierGlue } from "@/core/catalogue";
+import type { AskedAt } from "@/core/survey/askedAt";
 import { type Check, type CheckRow, checksFor, LIMITS, type Limit } from "@/core/survey/inspection.data";
-import { type AskedAt, QUESTIONS, type Question } from "@/core/survey/questions.data";
+import { QUESTIONS, type Question } from "@/core/survey/questions.data";
 import { NumberField } from "../forms/NumberField";
 import { YesNo } from "../forms/YesNo";
 import { SignShape } from "../signs/Sign";
