@@ -5,10 +5,11 @@ import { useKept } from "../forms/kept";
 import { useNow } from "../frame/now";
 import { useDraft } from "../operations/useDraft";
 
-/** How long hands have been at an operation on this device: what ran before, and since when it runs, ms; absent = paused. */
+/** How long hands have been at an operation on this device: what ran before, and since when it runs, ms; neither since nor paused = not begun. */
 interface Ran {
   readonly ms: number;
   readonly since?: number;
+  readonly paused?: true;
 }
 
 export interface AtIt {
@@ -36,10 +37,10 @@ export function useAtIt(operation: OperationView): AtIt {
   const { draft, change } = useDraft(operation);
   const [ran, keep] = useKept<Ran>(`at-it:${operation.id}`, { ms: 0 });
   const now = useNow(SECOND);
-  const fresh = ran.ms === 0 && ran.since === undefined;
+  const fresh = ran.since === undefined && !ran.paused;
   useEffect(() => {
-    if (fresh) keep({ ms: 0, since: now });
-  }, [fresh, keep, now]);
+    if (fresh) keep({ ms: ran.ms, since: now });
+  }, [fresh, keep, now, ran.ms]);
   const ms = ran.ms + (ran.since === undefined ? 0 : Math.max(0, now - ran.since));
   const minutes = Math.floor(ms / MINUTE);
   const counted = minutes > 0 && (draft.minutes === "" || Number(draft.minutes) === minutes - 1);
@@ -49,7 +50,7 @@ export function useAtIt(operation: OperationView): AtIt {
   });
   return {
     words: elapsed(ms),
-    paused: !fresh && ran.since === undefined,
-    pause: () => keep(ran.since === undefined ? { ms: ran.ms, since: now } : { ms }),
+    paused: ran.paused === true,
+    pause: () => keep(ran.paused ? { ms: ran.ms, since: now } : { ms, paused: true }),
   };
 }
