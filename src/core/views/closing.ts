@@ -20,7 +20,8 @@ export interface ReviewRow {
   /** Operations that are behind. */
   readonly behind: number;
   readonly skipped: number;
-  readonly changed: boolean;
+  /** What is still open was not changed; once it is signed, what was not done was. */
+  readonly against: "as planned" | "changed" | "open";
   /** Why it was changed or left out, as recorded. */
   readonly why: readonly string[];
 }
@@ -111,7 +112,7 @@ export function closingView(treatment: Treatment, worked: Worked): ClosingView {
     .filter(([id]) => holds.has(id))
     .flatMap(([, { stages }]) => stages.filter(({ stage }) => stage === "full").flatMap(({ at }) => at ?? []));
   return {
-    review: reviewOf(told, operations),
+    review: reviewOf(told, operations, closed !== undefined),
     hands: handsGiven(treatment.entries),
     planned_min: repair.hands_min,
     planned_elapsed_min: repair.elapsed_min,
@@ -147,7 +148,7 @@ function signedOperations({ closed }: Treatment, { repair }: Worked): readonly T
 }
 
 /** Planned against done, a row for each station that had something to do. */
-function reviewOf(told: readonly Entry[], operations: readonly Told[]): ReviewRow[] {
+function reviewOf(told: readonly Entry[], operations: readonly Told[], signed: boolean): ReviewRow[] {
   return STATION_ORDER.filter(
     (station) => station === "survey" || station === "match" || operations.some((operation) => operation.station === station),
   ).map((station) => {
@@ -165,7 +166,12 @@ function reviewOf(told: readonly Entry[], operations: readonly Told[]): ReviewRo
       planned: here.length,
       behind,
       skipped: count("skipped"),
-      changed: behind !== here.length || why.length > 0,
+      against:
+        why.length > 0 || count("skipped") > 0 || (signed && behind !== here.length)
+          ? "changed"
+          : behind < here.length
+            ? "open"
+            : "as planned",
       why,
     };
   });

@@ -210,7 +210,7 @@ describe("what pages show", () => {
     });
     expect(view.hands.min).toBe(15 + 10 + 8 * 5);
     expect(view.review.find(({ station }) => station === "fill")).toMatchObject({
-      changed: true,
+      against: "changed",
       why: [expect.stringMatching(/^Too early after 1 h 15 of 17 h: mix .*The lamp stood on it$/)],
     });
     expect(materialsUsed(treatment, found).map(({ material, lot }) => [material, lot])).toEqual([

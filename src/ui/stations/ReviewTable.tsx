@@ -5,13 +5,13 @@ import { Sign } from "../signs/Sign";
 
 /** Planned against done, a row a station; what was changed carries its reason, unless that is told elsewhere. No score. */
 export function ReviewTable({ review, reasons = true }: { review: readonly ReviewRow[]; reasons?: boolean }) {
-  const changed = review.filter((row) => row.changed).length;
+  const count = (what: ReviewRow["against"]) => review.filter(({ against }) => against === what).length;
   return (
     <>
       <h2 className="flex items-baseline justify-between">
         Planned against done
         <span className="sub">
-          {review.length - changed} as planned, {changed} changed
+          {count("as planned")} as planned, {count("changed")} changed{count("open") > 0 ? `, ${count("open")} open` : ""}
         </span>
       </h2>
       <table className="lst">
@@ -49,7 +49,9 @@ export function ReviewTable({ review, reasons = true }: { review: readonly Revie
                   <b>{row.planned === 0 ? "–" : row.behind}</b>
                   {row.skipped > 0 && <span className="sub"> {row.skipped} left out</span>}
                 </td>
-                <td>{row.changed ? <Sign name="to-come">changed</Sign> : <Sign name="done">as planned</Sign>}</td>
+                <td>
+                  <Sign name={row.against === "as planned" ? "done" : "to-come"}>{row.against}</Sign>
+                </td>
               </tr>
               {reasons &&
                 row.why.map((why) => (
