@@ -31,7 +31,7 @@ interface Props extends Omit<WorkProps, "operations" | "instruments"> {
 
 /** The operations of a station as a list: what is behind is one line, one is open as the card, the rest are rows. */
 export function WhatToDo(props: Props) {
-  const { station, places, rounds, closed, open, behind, card, pick, kept, air, elsewhere = {}, starts, chosen, choose } = props;
+  const { station, places, rounds, closed, open, behind, card, pick, kept, air, elsewhere = {}, starts, chosen, choose, stand } = props;
   const several = new Set(places.map(({ damage }) => damage)).size > 1;
   const [looking, look] = useState(false);
   useShortcut("m", () => focusIn(".op-card input"));
@@ -51,6 +51,17 @@ export function WhatToDo(props: Props) {
             onClick={() => look(!looking)}
           >
             <Sign name="done">{behind.length} behind</Sign>
+          </button>
+        )}
+        {!closed && (
+          <button
+            type="button"
+            className={`min-h-[44px] min-w-[44px] ${behind.length > 0 ? "" : "ml-auto"}`}
+            aria-label="At the bench"
+            title="At the bench: this step alone, large"
+            onClick={stand}
+          >
+            <kbd>B</kbd>
           </button>
         )}
       </header>
@@ -122,12 +133,9 @@ function Nothing({ station, closed, next, none }: Pick<Props, "station" | "close
   );
 }
 
-function Foot({ station, back, places, open, behind, stand }: Props) {
+function Foot({ station, back, places, open, behind }: Props) {
   return (
     <footer className="task-foot">
-      <button type="button" className="link-btn" onClick={stand}>
-        At the bench <kbd>B</kbd>
-      </button>
       <BackTo stations={back} here={station} places={places} />
       <LeaveOut operations={open} />
       <OwnStep station={station} operations={[...behind, ...open]} />

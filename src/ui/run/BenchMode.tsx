@@ -84,7 +84,7 @@ export function BenchMode({ station, open, behind, card, pick, air, next, elsewh
               <kbd className="max-sm:hidden">Esc</kbd>
             </Dialog.Close>
           </header>
-          <div ref={body} className="grid grid-cols-[minmax(0,1fr)_320px] max-[1100px]:grid-cols-[minmax(0,1fr)]">
+          <div ref={body} tabIndex={-1} className="grid grid-cols-[minmax(0,1fr)_320px] max-[1100px]:grid-cols-[minmax(0,1fr)]">
             {card ? (
               <RunCard key={card.id} operation={card} card={cardOf(card, now, wall)} air={air} elsewhere={elsewhere[card.kind]} />
             ) : (
@@ -108,7 +108,9 @@ export function BenchMode({ station, open, behind, card, pick, air, next, elsewh
 
 /** The foot pedal's Enter falls on what is to be done next. */
 function toMain(within: EventTarget | null): void {
-  if (within instanceof HTMLElement) within.querySelector<HTMLElement>("article [data-stop], article .file-input, a.btn")?.focus();
+  if (!(within instanceof HTMLElement)) return;
+  // where nothing may be done yet nothing is to be pressed by a foot
+  (within.querySelector<HTMLElement>("article .card-main [data-stop], article .file-input, a.btn") ?? within).focus();
 }
 
 /** The whole page reads its colours at night while one stands at the bench. */

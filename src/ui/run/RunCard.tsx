@@ -30,7 +30,7 @@ export function RunCard({ operation, card, air, elsewhere }: Props) {
   const at = useAtIt(operation);
   useEffect(() => {
     const onKey = (event: globalThis.KeyboardEvent) => {
-      if (event.key !== " " || isTyping(event.target)) return;
+      if (event.key !== " " || isTyping(event.target) || operation.state !== "now") return;
       event.preventDefault();
       at.pause();
     };
@@ -82,17 +82,19 @@ export function RunCard({ operation, card, air, elsewhere }: Props) {
           ))}
         </div>
         <div className="grid content-start gap-3">
-          <button
-            type="button"
-            className="grid min-h-[72px] min-w-[260px] grid-cols-[1fr_auto] items-center border border-ash-deep px-4 text-left"
-            onClick={at.pause}
-          >
-            <span className="text-ink-2">
-              {at.paused ? "paused" : "at it"}
-              <span className="block">about {plannedMinutes(operation)} min</span>
-            </span>
-            <b className="text-big font-extrabold [font-stretch:112%]">{at.words}</b>
-          </button>
+          {operation.state === "now" && (
+            <button
+              type="button"
+              className="grid min-h-[72px] min-w-[260px] grid-cols-[1fr_auto] items-center border border-ash-deep px-4 text-left"
+              onClick={at.pause}
+            >
+              <span className="text-ink-2">
+                {at.paused ? "paused" : "at it"}
+                <span className="block">about {plannedMinutes(operation)} min</span>
+              </span>
+              <b className="text-big font-extrabold [font-stretch:112%]">{at.words}</b>
+            </button>
+          )}
           <CardActs operation={operation} air={air} card={card} elsewhere={elsewhere} />
         </div>
       </div>

@@ -30,14 +30,14 @@ function elapsed(ms: number): string {
 }
 
 /**
- * Counts hands at an operation from the moment one comes to it; a pause stops only one's own minutes, never a window. What ran stands in the
+ * Counts hands at an operation from the moment one comes to it and may begin; a pause stops only one's own minutes, never a window. What ran stands in the
  * minutes of its draft, where it can be corrected.
  */
 export function useAtIt(operation: OperationView): AtIt {
   const { draft, change } = useDraft(operation);
   const [ran, keep] = useKept<Ran>(`at-it:${operation.id}`, { ms: 0 });
   const now = useNow(SECOND);
-  const fresh = ran.since === undefined && !ran.paused;
+  const fresh = operation.state === "now" && ran.since === undefined && !ran.paused;
   useEffect(() => {
     if (fresh) keep({ ms: ran.ms, since: now });
   }, [fresh, keep, now, ran.ms]);
