@@ -11,6 +11,12 @@ async function stand(page: Page, treatment: string, station: string): Promise<vo
   await firstKeys(page, ["b"], () => expect(bench(page)).toBeVisible({ timeout: 2000 }));
 }
 
+/** What the last four entries of a treatment's log are. */
+async function kinds(page: Page, treatment: string): Promise<string[]> {
+  const { treatment: kept } = await (await page.request.get(`/api/treatments/${treatment}/dossier`)).json();
+  return kept.log.slice(-4).map(({ body }: { body: { kind: string } }) => body.kind);
+}
+
 test("at the bench by pedal keys alone: next, before, done, taken back, and out again", async ({ page }) => {
   const treatment = await readyJob(page, 5, "Carousel plinth at the bench");
   await stand(page, treatment, "ready");
@@ -28,6 +34,12 @@ test("at the bench by pedal keys alone: next, before, done, taken back, and out 
   await page.keyboard.press("Enter");
   await expect(title(page)).not.toHaveText("Test for lead");
   await page.keyboard.press("Backspace");
+  await expect(title(page)).toHaveText("Test for lead");
+  // pressed before the server has answered, it is taken back once it stands
+  await expect(bench(page).locator("[data-stop]")).toBeFocused();
+  await page.keyboard.press("Enter");
+  await page.keyboard.press("Backspace");
+  await expect.poll(() => kinds(page, treatment)).toEqual(["done", "withdrawn", "done", "withdrawn"]);
   await expect(title(page)).toHaveText("Test for lead");
   await page.keyboard.press("Space");
   await expect(bench(page).getByText("paused")).toBeVisible();

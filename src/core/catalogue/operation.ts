@@ -67,3 +67,6 @@ export interface OpFacts extends StepFacts {
   /** Names of the places that are filled and seen. */
   readonly fills: readonly string[];
 }
+
+/** Modelled in its place, taken off, and glued in once it is hard. */
+export const isSetNext = ({ way }: Pick<OpFacts, "way">): boolean => way === "set-next";

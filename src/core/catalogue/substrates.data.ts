@@ -70,6 +70,9 @@ export type Substrate = (typeof SUBSTRATES)[number]["substrate"];
 
 const rows: ReadonlyMap<string, SubstrateRow & { substrate: Substrate }> = new Map(SUBSTRATES.map((row) => [row.substrate, row]));
 
+/** Faced with veneer: thin, and its glue lets go in heat and wet. */
+export const isVeneered = ({ substrate }: Pick<SubstrateRow, "substrate">): boolean => substrate === "veneer-solid" || substrate === "veneer-particleboard";
+
 /** The row of a substrate. @throws {RangeError} on a name that is not in the table */
 export function substrateRow(substrate: Substrate): SubstrateRow & { substrate: Substrate } {
   const row = rows.get(substrate);

@@ -2,6 +2,9 @@ import { first, row } from "../operation/row";
 
 const LAST = first("last", "the work is done");
 
+/** What tape would pull off is masked with film alone. */
+const UNTAPED: readonly string[] = ["dye", "gilding"];
+
 /** Looking, dressing and signing: what comes last for every damage. */
 export const CLOSE_OPS = {
   unmask: row({
@@ -10,8 +13,10 @@ export const CLOSE_OPS = {
     kind: "unmask",
     when: ({ links, unmasked }) => links.length > 0 && !unmasked,
     needs: [LAST, first("mask", "it is on")],
+    apart: [],
+    facts: ({ f: { finish } }) => ({ film: UNTAPED.includes(finish.finish) }),
     hands: [2, 6],
-    words: { title: "Take the mask off", text: "Take tape and film off, slowly, flat back on itself", why: "Pulled up, tape takes the edge of the coat with it.", done_when: "the edge is whole" },
+    words: ({ facts: { film } }) => ({ title: "Take the mask off", text: `Take ${film ? "the" : "tape and"} film off, slowly, flat back on itself`, why: "Pulled up, a mask takes the edge of the coat with it.", done_when: "the edge is whole" }),
   }),
   dress: row({
     each: "closing",

@@ -40,7 +40,7 @@ export const DRY_OPS = {
     kind: "wait",
     when: (s) => isLime(s) && isCovered(s),
     needs: [{ after: "place", n: "same", because: "laid" }, first("damp-cure", "it was kept damp"), { after: "mix", n: "same", stage: ["full"], thickness: ({ link }) => link.material.cure.at_mm, because: "it hardens from the air" }],
-    hands: [5, 20],
+    hands: [2, 5],
     words: { title: "Leave lime a month", text: "Leave the lime a month before anything is laid over it", why: "Young lime burns colour and must breathe; it hardens from the air.", done_when: "a month is over and the face is evenly pale" },
     cautions: ["wet-plaster-skin"],
     meets: ["film-on-lime"],

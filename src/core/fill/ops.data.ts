@@ -1,4 +1,4 @@
-import { dustOf, handsOver, isFloated, type Range } from "../catalogue";
+import { dustOf, handsOver, isFloated, isSetNext, type Range } from "../catalogue";
 import { sheenOf, shrinkLag } from "../cure/shrinkWait";
 import { cue } from "../mix/cue";
 import { doseFigures, doseOf } from "../mix/doses";
@@ -26,9 +26,8 @@ const BEFORE_DAM = [
   first("cut-out", "its edges are clean"),
   first("film-under", "so that it comes off again"),
 ] as const;
-const isSetNext = ({ f }: { readonly f: { readonly way: string } }): boolean => f.way === "set-next";
-function isFilledLast(s: { readonly f: { readonly way: string } }): boolean {
-  return !isSetNext(s);
+function isFilledLast({ f }: Pick<LaidSubject, "f">): boolean {
+  return !isSetNext(f);
 }
 const JOINED = [{ after: "unclamp", n: "last", when: isFilledLast, because: "the joint holds" }, first("free-skin", "the joint holds"), first("flush-brace", "it is flush")] as const;
 /** What lies on its back while it is glued may be filled elsewhere meanwhile. */
@@ -107,7 +106,7 @@ export const FILL_OPS = {
     each: "voids",
     together: "part",
     kind: "release",
-    when: (s) => isSetNext(s) && !s.later,
+    when: (s) => isSetNext(s.f) && !s.later,
     needs: [first("clean", "the break is clean"), first("trim", "nothing loose"), first("mask", "the edge is guarded")],
     hands: [2, 5],
     words: { title: "Film over the stump", text: "Draw cling film tight over the broken face, no crease", why: "The putty takes the shape of the break and still comes off it.", done_when: "every edge of the break shows through the film" },
@@ -331,7 +330,7 @@ export const FILL_OPS = {
     stem: "take-off",
     together: "fill",
     kind: "demould",
-    when: (s) => isSetNext(s) && !s.later,
+    when: (s) => isSetNext(s.f) && !s.later,
     needs: [laid, first("blade", "it is shaped"), { after: "mix", n: "same", stage: ["firm"], because: "firm, not yet hard" }],
     hands: [2, 5],
     words: { title: "Take the piece off", text: "Mark how it sits, take the piece off its film while it is firm, and let it harden on a bed of sand", why: "Hard, it locks in the break; soft, it bends.", done_when: "the film is off, the marks are on both sides" },

@@ -1,4 +1,4 @@
-import type { Range } from "../catalogue";
+import { handsAgain, type Range } from "../catalogue";
 import { lagOf } from "../cure/lag";
 import { cue } from "../mix/cue";
 import { doseFigures, doseOf, doseWords, neededWords } from "../mix/doses";
@@ -131,7 +131,7 @@ export const BOND_OPS = {
       thickened: thickened !== "" && !inSentence(link.material.name).includes(thickened) ? thickened : "",
       drawn: f.way === "humidify" || f.way === "close",
     }),
-    hands: ({ facts: { joins } }) => (joins === undefined ? [4, 10] : [5 * joins, 8 * joins]),
+    hands: ({ facts: { joins }, here }) => (joins === undefined ? handsAgain([4, 10], here) : [5 * joins, 8 * joins]),
     words: (op) => {
       const { facts } = op;
       if (facts.wicked) return { title: "Let it be drawn in", text: layWords(op), why: "A crack draws in what is thin and warm; paste stays on top.", done_when: "it stands along the whole line and takes no more" };

@@ -17,7 +17,7 @@ export function sandedWith({ f, places }: Pick<Setting, "f" | "places">) {
 }
 
 /** What is sanded is as hard as the fill; a film, or veneer, is sanded with care. */
-export const sandedOf = (setting: Pick<Setting, "f" | "places">, careful: boolean): Required<Sanded> => ({
+export const sandedOf = (setting: Pick<Setting, "f" | "places">, careful: boolean): Required<Omit<Sanded, "least_times">> => ({
   hardness: setting.f.chain.filler?.hardness ?? setting.f.on.hardness,
   wet: sandedWith(setting).wet,
   careful,

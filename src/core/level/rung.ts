@@ -1,4 +1,4 @@
-import type { Range } from "../catalogue";
+import { againOf, type Range } from "../catalogue";
 import { MAX_STEP_RATIO } from "./gritLadder";
 
 /** The relative bench scale of what is sanded: 1 cuts like wax, 5 like glass. */
@@ -21,6 +21,8 @@ export interface Sanded {
   readonly hardness: Hardness;
   readonly wet: boolean;
   readonly careful?: boolean;
+  /** How many times the least minutes, for several places that are alike; absent = once. */
+  readonly least_times?: number;
 }
 
 /** Depth of the deepest scratch that a grain leaves, µm. @example scratchUm(18.3, { hardness: 3, wet: true }) // => 5.124 */
@@ -77,11 +79,11 @@ export function rungsOf(steps: readonly Step[], sanded: Sanded, area_mm2: number
 }
 
 /** Minutes of hands for so many mm³ with a grain: the one figure that step, ladder and week go by. */
-function minutesFor(mm3: number, micron: number, { hardness, careful }: Sanded, area_mm2: number): Range {
+function minutesFor(mm3: number, micron: number, { hardness, careful, least_times = 1 }: Sanded, area_mm2: number): Range {
   const machine = area_mm2 > BY_MACHINE_FROM_MM2 ? MACHINE : 1;
   const minutes = mm3 / (RATE_MM3_MIN * (micron / 100) * SOFTER[hardness] * machine);
   const [low, high] = careful ? CAREFUL_MIN : LEAST_MIN;
-  return [Math.max(low, ABOUT_MIN + minutes / RATE_OFF), Math.max(high, ABOUT_MIN + minutes * RATE_OFF)];
+  return [Math.max(low * least_times, ABOUT_MIN + minutes / RATE_OFF), Math.max(high * least_times, ABOUT_MIN + minutes * RATE_OFF)];
 }
 
 /** A quarter of a sheet of 230 × 280 mm keeps cutting over so much of a face, mm²; trade practice. */
@@ -107,10 +109,10 @@ export const sandedOver = (opening_mm2: number): number =>
   opening_mm2 > 0 ? Math.PI * (Math.sqrt(opening_mm2 / Math.PI) + AROUND_MM) ** 2 : 0;
 
 /** The face that is sanded over what was filled here, mm². */
-export const sandedMm2 = (here: ReadonlyArray<{ readonly opening_mm2?: number }>): number =>
+export const sandedMm2 = (here: ReadonlyArray<{ readonly opening_mm2?: number; readonly alike?: number }>): number =>
   Math.max(
     LEAST_MM2,
-    here.reduce((sum, { opening_mm2 = 0 }) => sum + sandedOver(opening_mm2), 0),
+    here.reduce((sum, { opening_mm2 = 0, alike = 1 }) => sum + sandedOver(opening_mm2) * alike, 0),
   );
 
 /** A block covers at least this, mm². */
@@ -127,7 +129,7 @@ export function rungMinutes(
   here: Parameters<typeof sandedMm2>[0],
 ): Range {
   const steps = before_um === undefined ? [{ micron, proud_um }] : [{ micron: before_um }, { micron }];
-  return rungsOf(steps, sanded, sandedMm2(here)).at(-1)?.minutes ?? LEAST_MIN;
+  return rungsOf(steps, { ...sanded, least_times: againOf(here) }, sandedMm2(here)).at(-1)?.minutes ?? LEAST_MIN;
 }
 
 /** What stands proud after a rung decides: above so many bites of the next one, a coarser grade is the shorter way. */

@@ -42,10 +42,12 @@ export function doseOf(material: MaterialClass, weighed: Weighed, scale_step_g: 
   const cup = scaled(weighed.parts, 1 / weighed.batches);
   const equal = ratio_by === "volume" && recipe.length === 2 && recipe[0]?.ratio === recipe[1]?.ratio;
   const ball = present({ ball_mm: equal ? ballMm(weighed.volume_cm3 / weighed.batches / 2) : undefined });
-  const short = Math.max(...cup.map((part) => shortOf(part, cup, material, scale_step_g)));
+  const short = shortMost(cup, material, scale_step_g);
   if (short <= 1) return { parts: cup, ...ball, ...present({ sets: setsOf(cup, material) }) };
   if (ratio_by === "volume") return { parts: cup, ...ball, blind: { scale_step_g, by_volume: true } };
-  return { ...lessBlind(cup, material, short), blind: { scale_step_g, ...present({ drops: dropsOf(cup, material) }) } };
+  const less = lessBlind(cup, material, short);
+  const weighable = shortMost(less.parts, material, scale_step_g) <= 1 + 1e-9;
+  return { ...less, blind: { scale_step_g, ...present({ drops: weighable ? undefined : dropsOf(less.parts, material) }) } };
 }
 
 const scaled = (parts: readonly Part[], by: number): Part[] => parts.map(({ name, mass_g }) => ({ name, mass_g: mass_g * by }));
@@ -70,12 +72,15 @@ function shortOf({ name, mass_g }: Part, cup: readonly Part[], material: Materia
   return scale_step_g / 2 / (mass_g * (DOSE_LIMIT_PCT / 100));
 }
 
-/** What the scale can't weigh is counted in drops, or so much is mixed that one drop, or the scale, is right. */
+const shortMost = (cup: readonly Part[], material: MaterialClass, scale_step_g: number): number =>
+  Math.max(...cup.map((part) => shortOf(part, cup, material, scale_step_g)));
+
+/** What the scale can't weigh is counted in drops, or so much is mixed that whole drops, or the scale, are right. */
 function lessBlind(cup: readonly Part[], material: MaterialClass, short: number): Pick<Dose, "parts" | "pot_g"> {
   if (dropsOf(cup, material)) return { parts: cup };
   const least = smallestOf(cup);
-  const drop = least && canBeDropped(least, material) ? DROP_G / least.mass_g : Infinity;
-  const pot = scaled(cup, Math.min(short, Math.max(1, drop)));
+  const drops = least && canBeDropped(least, material) ? (Math.ceil(least.mass_g / DROP_G) * DROP_G) / least.mass_g : Infinity;
+  const pot = scaled(cup, Math.min(short, drops));
   return { parts: pot, pot_g: total(pot) };
 }
 
@@ -109,7 +114,7 @@ export const neededWords = (dose: Dose | undefined, { mass_g }: Pick<Weighed, "m
   dose?.pot_g === undefined ? "" : `; ${grams(mass_g)} of it is needed`;
 
 function blindWords({ scale_step_g, by_volume, drops }: NonNullable<Dose["blind"]>, { pot_g }: Dose): string {
-  const scale = `a scale of ${plain(scale_step_g, 3)} g can’t weigh ${pot_g === undefined ? "that" : "less"}`;
+  const scale = `a scale of ${plain(scale_step_g, 3)} g can’t weigh ${pot_g === undefined || drops ? "that" : "less"}`;
   if (by_volume) return `; dose it by volume, equal strokes or balls: ${scale}`;
   return drops ? `; count ${drops.count === 1 ? "one drop" : `${drops.count} drops`} of ${drops.of}: ${scale}` : `: ${scale}`;
 }

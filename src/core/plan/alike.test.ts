@@ -148,3 +148,23 @@ describe("answers are heeded", () => {
     expect([gone.has("ready/mask"), gone.has("test-spot"), gone.has("unmask")]).toEqual([false, false, false]);
   });
 });
+
+test("beside one large place many small ones cost a share of their least, never of the large one's minutes", () => {
+  const sanded = (count: number) => {
+    const input = hole({ count });
+    const large = { kind: "veneer-lost", length_mm: 300, width_mm: 100, thickness_mm: 0.8, swelling_mm: 0 } as never;
+    const [first] = input.damages as [PlanInput["damages"][number]];
+    const both = { ...input, damages: [first, { ...first, id: "d2", survey: { damage: large, service: {} } }] };
+    return jobOf(both).op("level/grit-").hands_min;
+  };
+  fc.assert(
+    fc.property(fc.integer({ min: 2, max: 20 }), (count) => {
+      const [one, many] = [sanded(1), sanded(count)];
+      expect(many[0]).toBeGreaterThanOrEqual(one[0]);
+      // each further hole of 5 mm: at most what it would be by itself
+      expect(many[1] - one[1]).toBeLessThanOrEqual(9 * (count - 1));
+      expect(many[1]).toBeLessThan(one[1] * (1 + 0.3 * (count - 1)));
+    }),
+    { numRuns: 12 },
+  );
+});

@@ -21,5 +21,12 @@ export const HAVE_READY: Partial<Readonly<Record<OpName, string>>> = {
   "pore-fill": "tinted pore filler",
   "release-off": "white spirit",
   "set-anchors": "stainless screws",
-  "cut-rim": "sharp blade",
+  "cut-rim": "blade",
+  "polish-out": "compounds and a pad for each",
+  "polish-metal": "fine compound and a pad",
+  compound: "compounds and a pad for each",
+  burnish: "fine compound and a pad",
+  "gloss-compound": "compounds and a pad for each",
+  file: "files and file card",
+  dress: "leather dressing",
 };

@@ -32,7 +32,8 @@ describe("a dose can be measured", () => {
       fc.property(...amounts, (material, cm3, step) => {
         const weighed = weigh(material, cm3, 35, "pressed", AIR);
         const { parts, pot_g, blind } = doseOf(material, weighed, step) ?? { parts: [] };
-        const otherwise = blind?.by_volume === true || blind?.drops !== undefined || pot_g !== undefined;
+        // a larger pot alone is no answer: the scale holds what is in it, or it is counted in drops
+        const otherwise = blind?.by_volume === true || blind?.drops !== undefined || pot_g === material.mix.least_g;
         expect(otherwise || missed(material, parts, step) <= 1 + 1e-9).toBe(true);
       }),
       { numRuns: 400 },

@@ -1,4 +1,4 @@
-import type { OperationKind, Range } from "../catalogue";
+import { handsAgain, type OperationKind, type Range } from "../catalogue";
 import type { Air } from "../cure/lag";
 import { type Amount, portionsOf, type Weighed, weighAll } from "../mix/weigh";
 import type { Told } from "../operation/row";
@@ -32,7 +32,7 @@ export function measure(placed: Placed, air: Air): Measured {
   return {
     ...placed,
     told,
-    hands_min: handsFor(row.hands instanceof Function ? row.hands(told as never) : row.hands, placed),
+    hands_min: row.hands instanceof Function ? row.hands(told as never) : handsFor(row.hands, placed),
     portions: takes && lead.kind === "mix" ? portionsOf(amounts, takes.mass_g) : [],
     ...present({ takes, thickness_mm }),
   };
@@ -49,12 +49,6 @@ const forAll = (amount: Amount, alike: ReadonlyMap<string, number>): Amount => (
 
 /** What is done once however many places are alike: it is looked at, mixed, waited for in one go. */
 const ONCE: readonly OperationKind[] = ["look", "photograph", "test", "take-apart", "dry-run", "mix", "wait", "dry", "sign"];
-/** So much of its minutes each further place that is alike takes again: setting up and cleaning fall away. Trade practice. */
-const AGAIN_SHARE = 0.3;
 
-function handsFor([low, high]: Range, { here, lead }: Placed): Range {
-  const most = Math.max(1, ...here.map(({ alike = 1 }) => alike));
-  // what is laid is reckoned from all that it takes
-  const more = ONCE.includes(lead.kind) || ["place", "piece", "surface"].includes(lead.row.each) ? 0 : (most - 1) * AGAIN_SHARE;
-  return [low * (1 + more), high * (1 + more)];
-}
+const handsFor = (hands: Range, { here, lead }: Placed): Range =>
+  ONCE.includes(lead.kind) || ["piece", "surface"].includes(lead.row.each) ? hands : handsAgain(hands, here);

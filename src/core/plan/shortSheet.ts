@@ -9,7 +9,7 @@ import { holdsOwner, ownerOf } from "./owner";
 import type { Operation } from "./plan.schema";
 import type { Repair } from "./repair";
 import type { OpName } from "./rows";
-import { runsOf, type Sitting, sittingsOf, withRepeats } from "./sittings";
+import { bindingOf, runsOf, type Sitting, sittingsOf, WAIT_MIN, withRepeats } from "./sittings";
 import { wrapped } from "./wrapped";
 
 /** Width of the sheet, and of the column with day and hour, characters. */
@@ -20,8 +20,6 @@ const MINUTE = 60_000;
 const WINDOW_MIN = 15;
 /** A wait that ends so shortly before an operation begins holds back a quick hand: it is told, min. */
 const HELD_BACK_MIN = 15;
-/** Shorter waits pass by themselves, min. */
-const WAIT_MIN = 5;
 
 /** What is said loudly but stops nothing. */
 const MINDED = ["no-load", "too-cold"];
@@ -95,12 +93,19 @@ function sumsOf({ hands_min, cost_eur }: Repair, timed: readonly Timed[], hours:
 function toHave({ operations }: Repair): string {
   const open = operations.filter(({ status }) => status === "open");
   const masses = new Map<ClassName, number>();
-  for (const { class: name, mass_g = 0, mixed } of open) if (name && !mixed) masses.set(name, (masses.get(name) ?? 0) + mass_g);
+  // where less can't be dosed a whole pot is stirred
+  for (const { class: name, mass_g = 0, figures, mixed } of open)
+    if (name && !mixed) masses.set(name, (masses.get(name) ?? 0) + Math.max(mass_g, figures?.pot_g ?? 0));
   const stuff = [...masses].map(([name, g]) => `${inSentence(classRow(name).name)}${g > 0 ? ` ${grams(g)}` : ""}`);
   const small = open.flatMap(({ name }) => HAVE_READY[name as OpName] ?? []);
-  const grades = open.flatMap(({ grade }) => (grade ? [gradeLabel(grade)] : []));
-  return [...stuff, ...new Set(small), [...new Set(grades)].join(" ")].filter((each) => each !== "").join(" · ");
+  const named = open.flatMap(({ text, grade }) => [...(grade ? [gradeLabel(grade)] : []), ...(text.match(GRADE) ?? [])]);
+  const grades = [...new Set(named)].sort((a, b) => numberIn(a) - numberIn(b)).join(" ");
+  return [...stuff, ...new Set(small), grades].filter((each) => each !== "").join(" · ");
 }
+
+/** A paper, as the words of an operation name it. */
+const GRADE = /\bP\d{2,4}\b/g;
+const numberIn = (label: string): number => Number(/\d+/.exec(label)?.[0] ?? 0);
 
 /** What every line of the day plan is written with: how many damages there are, the hours, each operation at its time. */
 interface Told {
@@ -128,7 +133,7 @@ function days(sittings: readonly Sitting[], told: Told): string[] {
       waitWords(first.op, told),
       ...sentencesOf(sitting.timed, told),
       againWords(again, today, told),
-      ...sitting.left.map((each) => leftWords(each.op, told)),
+      ...leftOf(sitting, told),
     ];
     const took = `[${formatMinutes(minutes)}${again.length > 0 ? " each" : ""}]`;
     return row(word, [...words.filter((each) => each !== ""), took, guards.join(", ").toUpperCase()].join(" ").trimEnd());
@@ -137,23 +142,25 @@ function days(sittings: readonly Sitting[], told: Told): string[] {
 
 /** What was waited for before a sitting, with its ends: "Hard (12 h to 35 h)."; of several damages, whose. */
 function waitWords(op: Operation, { all, byId }: Told): string {
-  const longest = longestWait(op, byId);
-  if (!longest) return "";
-  const whose = all > 1 ? `${byId.get(longest.op)?.op.title}: ` : "";
-  const [low, high] = longest.min_range;
-  const words = `${whose}${all > 1 ? longest.because : capital(longest.because)}`;
+  const wait = bindingOf(op, byId);
+  if (!wait) return "";
+  const whose = all > 1 ? `${byId.get(wait.op)?.op.title}: ` : "";
+  const [low, high] = wait.min_range;
+  const words = `${whose}${all > 1 ? wait.because : capital(wait.because)}`;
   return `${words}${high > low ? ` (${span([low, high])})` : ""}.`;
 }
 
-/** What is left to itself, and for how long. */
-function leftWords(op: Operation, { byId }: Told): string {
-  const longest = longestWait(op, byId);
-  return `${sentence([op]).replace(/\.$/, "")}${longest ? ` (${span(longest.min_range)})` : ""}.`;
-}
-
-function longestWait({ after }: Operation, byId: Told["byId"]): Operation["after"][number] | undefined {
-  const [longest] = after.filter(({ op, min_min }) => byId.has(op) && min_min >= WAIT_MIN).sort((a, b) => b.min_min - a.min_min);
-  return longest;
+/** What is left to itself after a sitting, and for how long. */
+function leftOf({ timed, left }: Sitting, told: Told): string[] {
+  const last = timed.at(-1);
+  let of = last ? forWhich([last], told) : "";
+  return left.map((each) => {
+    const now = forWhich([each], told);
+    const tag = now === of ? "" : now;
+    of = now;
+    const wait = bindingOf(each.op, told.byId);
+    return `${tag}${sentence([each.op]).replace(/\.$/, "")}${wait ? ` (${span(wait.min_range)})` : ""}.`;
+  });
 }
 
 function againWords(again: readonly Sitting[], today: string, told: Told): string {
@@ -183,12 +190,13 @@ function sentencesOf(timed: readonly Timed[], told: Told): string[] {
 function sentence(ops: readonly Operation[]): string {
   const [first, ...rest] = ops;
   if (!first) return "";
-  // the same at another place is said once
+  // the same at another place is said once, and so much of it there again
   const more = rest.filter(({ text }) => text !== first.text);
+  const each = more.length < rest.length && /\d g$/.test(first.text) ? " each" : "";
   const more_grades = more.flatMap(({ grade }) => (grade ? [gradeLabel(grade)] : []));
   if (more_grades.length > 0) return `${first.text}; then ${more_grades.join(" · ")}, ${span(first.hands_min)} each.`;
   if (more.length > 0 && first.coat_name) return `${first.text}; ${counted(ops.length, "coat")} so.`;
-  return first.text.endsWith(".") ? first.text : `${first.text}.`;
+  return `${first.text}${each}`.replace(/\.?$/, ".");
 }
 
 function forWhich(run: readonly Timed[], { all }: Told): string {

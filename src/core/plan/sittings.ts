@@ -14,25 +14,48 @@ export interface Sitting {
 /** What passes by itself: it is said before it begins, not once it is over. */
 const PASSES: readonly Operation["kind"][] = ["wait", "dry"];
 
-/** The sittings of one pair of hands; what is left to itself stands at the end of the sitting before it. */
+/** The sittings of one pair of hands; what is left to itself stands at the end of the one after which it is waited for. */
 export function sittingsOf(timed: readonly Timed[]): Sitting[] {
-  const runs: Timed[][] = [];
+  const byId = new Map(timed.map((each) => [each.op.id, each]));
+  const begun = ({ op }: Timed): Timed | undefined => (PASSES.includes(op.kind) && bindingOf(op, byId) ? lastBefore(op, byId) : undefined);
+  const runs: Array<{ done: Timed[]; left: Timed[] }> = [];
+  let free = Number.NEGATIVE_INFINITY;
   for (const each of timed) {
-    const last = runs.at(-1)?.at(-1);
-    if (last && each.start - last.end < PAUSE_MIN * MINUTE) runs.at(-1)?.push(each);
-    else runs.push([each]);
+    const from = begun(each);
+    const at = from && runs.find(({ done }) => done.includes(from));
+    const goesOn = each.start - free < PAUSE_MIN * MINUTE;
+    if (at) at.left.push(each);
+    else if (goesOn) runs.at(-1)?.done.push(each);
+    else runs.push({ done: [each], left: [] });
+    // a glance at what was left to itself is no sitting of its own
+    if (!at || goesOn) free = each.end;
   }
-  const sittings: Sitting[] = [];
-  for (const run of runs) {
-    const before = sittings.at(-1);
-    const passes = before ? run.findIndex(({ op }) => !PASSES.includes(op.kind)) : 0;
-    const over = passes < 0 ? run : run.slice(0, passes);
-    if (before && over.length > 0) sittings[sittings.length - 1] = { ...before, left: [...before.left, ...over] };
-    const rest = run.slice(over.length);
-    if (rest.length > 0) sittings.push({ timed: rest, left: [] });
-  }
-  return sittings;
+  return runs.map(({ done, left }) => ({ timed: done, left }));
 }
+
+/** A shorter wait is not told, min. */
+export const WAIT_MIN = 5;
+
+type Wait = Operation["after"][number];
+type ById = ReadonlyMap<string, Timed>;
+
+/** Of what an operation waits for, and of what was left to itself for it, what is over last; undefined where it waits for nothing. */
+export function bindingOf(op: Operation, byId: ById): Wait | undefined {
+  const overAt = (wait: Wait) => (byId.get(wait.op)?.end ?? 0) + wait.min_min * MINUTE;
+  return waitsOf(op, byId).sort((a, b) => overAt(b) - overAt(a))[0];
+}
+
+const waitsOf = ({ after }: Operation, byId: ById): Wait[] =>
+  after.flatMap((wait) => {
+    const before = byId.get(wait.op)?.op;
+    if (!before) return [];
+    if (wait.min_min >= WAIT_MIN) return [wait];
+    return PASSES.includes(before.kind) ? waitsOf(before, byId) : [];
+  });
+
+/** The last of what is done before an operation. */
+const lastBefore = ({ after }: Operation, byId: ById): Timed | undefined =>
+  after.flatMap(({ op }) => byId.get(op) ?? []).sort((a, b) => b.end - a.end)[0];
 
 /** A sitting, and how many right behind it are the same work on the next coat, layer or cycle. */
 export function withRepeats(sittings: readonly Sitting[]): Array<{ readonly sitting: Sitting; readonly again: readonly Sitting[] }> {

@@ -62,7 +62,7 @@ export const faceOf = (damages: readonly WorkedDamage[], { places }: Operation):
   damages
     .flatMap((damage) => damage.places)
     .filter(({ id }) => places.includes(id))
-    .reduce((sum, { opening_mm2, area_mm2 = 0 }) => sum + sandedOver(opening_mm2 ?? area_mm2), 0);
+    .reduce((sum, { opening_mm2, area_mm2 = 0, alike = 1 }) => sum + sandedOver(opening_mm2 ?? area_mm2) * alike, 0);
 
 const placeOf = (places: WorkedDamage["places"], id: string) => places.find((place) => place.id === id);
 

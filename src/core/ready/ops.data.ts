@@ -1,3 +1,4 @@
+import { handsAgain } from "../catalogue";
 import { row } from "../operation/row";
 import { grams, inSentence } from "../units";
 import { PIECE_OPS } from "./pieceOps.data";
@@ -21,7 +22,10 @@ const CONSOLIDATE_OPS = {
     thickness: () => 0.1,
     starts: "coated",
     facts: ({ f, link }) => ({ face: f.damage === "eroded" ? "the powdering face" : "the cut edge", slow: link.class === "ethyl-silicate" }),
-    hands: ({ takes }) => [5, Math.max(15, Math.round(((takes?.need_cm3 ?? 0) * 1000) / SINKS_MM / BRUSHED_MM2_MIN))],
+    hands: ({ takes, here }) => {
+      const [low, high] = handsAgain([5, 15], here);
+      return [low, Math.max(high, Math.round(((takes?.need_cm3 ?? 0) * 1000) / SINKS_MM / BRUSHED_MM2_MIN))];
+    },
     words: ({ facts: { face, slow }, material, takes }) => ({
       title: "Consolidate the edge",
       text: `Lock ${face} with ${inSentence(material?.name ?? "")}, thin, about ${grams(takes?.mass_g ?? 0)}`,

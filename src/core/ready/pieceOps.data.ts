@@ -26,10 +26,10 @@ export const PIECE_OPS = {
     kind: "test",
     when: ({ f }) => f.lead,
     needs: ["photograph"],
-    facts: ({ f: { on, finish } }) => ({ what: LEADED[finish.finish] ?? (on.substrate === "soft-metal" ? "the metal" : "the old paint") }),
+    facts: ({ f: { on, finish } }) => ({ what: LEADED[finish.finish] ?? (on.substrate === "soft-metal" ? "the metal" : "the old paint"), minds: LEADED[finish.finish] === undefined && on.substrate === "soft-metal" ? "dust-metal" : "old-paint" }),
     hands: [5, 10],
     words: ({ facts: { what } }) => ({ title: "Test for lead", text: `Test ${what} for lead`, why: "Whatever abrades it makes dust; when the test says lead, wet methods only, or refer.", done_when: "the swab stays clean, or the piece is referred" }),
-    cautions: ["old-paint"],
+    cautions: ({ facts }) => [facts.minds],
   }),
   // an instrument that pulls on itself is let down before anything is opened
   "strings-off": row({

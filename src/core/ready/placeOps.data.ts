@@ -1,9 +1,9 @@
-import type { OpFacts } from "../catalogue";
+import { dustOf, isSetNext, type OpFacts } from "../catalogue";
 import { row } from "../operation/row";
 import { measure } from "../operation/subject";
 import { WET_BESIDE } from "../operation/wetWork";
 import { plain } from "../units";
-import { fastFirst, filled, formed, isFilm, isMasked, isSetNext, lower, MOULD_OF, poured, pressed, twinned } from "./readyFacts";
+import { fastFirst, filled, formed, isFilm, isMasked, lower, MOULD_OF, poured, pressed, twinned } from "./readyFacts";
 
 /** Half the play, on each cheek, mm. */
 const slipMm = (f: Parameters<typeof measure>[0]) => measure(f, "play_mm") / 2;
@@ -20,7 +20,7 @@ export const PLACE_OPS = {
     kind: "cut",
     when: ({ f }) => filled(f) && Number(f.measures.rim_mm ?? 0) > 0,
     needs: ["clean", "mask", "test-spot"],
-    facts: ({ f }) => ({ rim_mm: Number(f.measures.rim_mm ?? 0), dust: f.on.family === "wood" || f.on.family === "board" ? "dust-wood" : "dust-resin" }),
+    facts: ({ f }) => ({ rim_mm: Number(f.measures.rim_mm ?? 0), dust: dustOf(f.on) }),
     hands: [4, 12],
     words: ({ facts: { rim_mm } }) => ({ title: "Cut the rim level", text: `Cut the raised rim level, ${plain(rim_mm, 2)} mm, with a sharp blade laid flat`, why: "Sanded down with the fill it goes through the film beside it first.", done_when: "a straight edge rocks nowhere" }),
     cautions: ({ facts: { dust } }) => ["blade", dust],
@@ -238,7 +238,7 @@ export const PLACE_OPS = {
     words: { title: "Polish out the marks", text: "Polish the marks of the tool out with fine compound, then wash it off with soap and dry it", why: "Every mark shows under lacquer; compound left in it keeps the lacquer off.", done_when: "it reflects as beside it, and a white cloth stays white" },
     cautions: ["dust-metal"],
   }),
-  // what holds a screw is bored anew in sound wood
+  // what holds a screw is bored anew in sound wood; lead holes by the root of the thread, FPL Wood Handbook 2021, ch. 8
   "bore-anew": row({
     each: "damage",
     together: "part",
@@ -249,7 +249,7 @@ export const PLACE_OPS = {
       { after: "unclamp", n: 1, because: "the plug holds" },
     ],
     hands: [5, 10],
-    words: { title: "Bore it anew", text: "Bore it anew for its screw, seven tenths of the screw’s thickness, square to the face", why: "A screw driven into a plug without a hole splits it.", done_when: "the screw goes in with a hand’s turn and holds" },
+    words: { title: "Bore it anew", text: "Bore it anew for its screw, in hardwood nine tenths of the screw’s core, in softwood seven, square to the face", why: "A screw driven into a plug without a hole splits it; bored wider its thread finds nothing.", done_when: "the screw goes in with a hand’s turn and holds" },
     cautions: ["dust-wood"],
   }),
   bleach: row({

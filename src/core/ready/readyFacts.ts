@@ -50,8 +50,6 @@ export const isMasked = (f: OpFacts) => chained(f) && (!f.yields || f.finish.fin
 export const strips = ({ was, to_be, way }: Pick<OpFacts, "was" | "to_be" | "way">): boolean => isStripped(was, to_be) && way !== "leave";
 /** Loose veneer that is glued down is fast before stripper comes near it; all other bonding waits for the bare face. */
 export const fastFirst = (f: OpFacts): boolean => strips(f) && f.way === "reglue";
-/** Modelled in its place, taken off, and glued in once it is hard. */
-export const isSetNext = ({ way }: Pick<OpFacts, "way">): boolean => way === "set-next";
 export const isFilm = ({ kinds }: OpFacts) => kinds.has("film");
 export const poured = ({ chain }: OpFacts) => chain.filler?.group === "plaster";
 export const sheet = ({ way }: OpFacts) => way === "reveneer" || way === "cut-fill";

@@ -1,13 +1,12 @@
-import type { OpFacts } from "../catalogue";
+import { dustOf, isVeneered, type OpFacts } from "../catalogue";
 import { row } from "../operation/row";
 import { fastFirst, lower, strips } from "./readyFacts";
 
 const isWood = ({ on }: OpFacts) => on.family === "wood" || on.substrate === "veneer-particleboard";
-const veneered = ({ on }: OpFacts) => on.substrate === "veneer-solid" || on.substrate === "veneer-particleboard";
 
 /** How a finish is taken off on this material; thin veneer forbids machines, and heat lets its glue go. Trade practice; FPL Wood Handbook 2021, ch. 16. */
 function howToStrip(f: OpFacts): string {
-  if (veneered(f)) return "scraper first, then a gel for what stays; no machine and no hot air: the veneer is thin and its glue softens";
+  if (isVeneered(f.on)) return "scraper first, then a gel for what stays; no machine and no hot air: the veneer is thin and its glue softens";
   if (isWood(f)) return "scraper first, then a gel for what stays, with the grain";
   if (f.on.family === "mineral" || f.on.family === "paper") return "a gel under film and a wooden scraper; nothing that runs, it is porous";
   return "a gel, then a plastic scraper";
@@ -39,7 +38,7 @@ export const STRIP_OPS = {
     // what is loose is cut out or made fast before stripper comes near it
     needs: ["test-scrape", "lead-test", "take-apart", "cut-out", "lay-edges", "remove-old", { after: "unclamp", when: ({ f }) => fastFirst(f), because: "the veneer is fast" }],
     apart: ["was", "how"],
-    facts: ({ f }) => ({ was: lower(f.was.label), how: howToStrip(f), dust: f.lead ? "old-paint" : isWood(f) ? "dust-wood" : "dust-mineral" }),
+    facts: ({ f }) => ({ was: lower(f.was.label), how: howToStrip(f), dust: f.lead ? "old-paint" : dustOf(f.on) }),
     hands: [60, 240],
     wait_min: [720, 1440],
     meanwhile: "stripper and rinse leave it",
@@ -68,7 +67,7 @@ export const STRIP_OPS = {
     ],
     grade: () => ({ system: "P", grade: 180 }),
     apart: ["hand"],
-    facts: ({ f }) => ({ hand: veneered(f) ? ", by hand" : "" }),
+    facts: ({ f }) => ({ hand: isVeneered(f.on) ? ", by hand" : "" }),
     hands: [20, 60],
     words: ({ facts: { hand } }) => ({ title: "Sand the bare face", text: `Sand the whole face with P150, then P180, along the grain${hand}`, why: "No finer before stain: it closes the pores.", done_when: "no shade of the old finish is left in raking light" }),
     cautions: ["dust-wood"],

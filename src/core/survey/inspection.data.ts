@@ -138,9 +138,9 @@ export function checksFor(on: SubstrateRow, film: boolean, kind: DamageKind) {
   return CHECK_ROWS.filter(({ when }) => when(on, film, kind));
 }
 
-/** Where a shop's licence ends. `refer` stops; `test` may be lifted by a test on the piece. */
 const FURNISHED = ["furniture", "other"];
 const MAY_HIDE_IVORY = ["instrument", "furniture", "other"];
+/** Where a shop's licence ends. `refer` stops; `test` may be lifted by a test on the piece. */
 export const LIMITS = [
   { limit: "carries_person", text: "Carries a person", level: "refer", matters: ({ piece }) => FURNISHED.includes(piece), says: "People trust their weight to it: a joint that fails hurts someone. Refer it to someone licensed for structural work." },
   { limit: "significant", text: "Of museum rank or insured high", level: "refer", matters: () => true, says: "Its significance exceeds this shop: ask the owner for a conservator’s report before anything is touched." },

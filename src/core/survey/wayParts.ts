@@ -1,4 +1,4 @@
-import { type DamageKind, type Finish, isStripped } from "../catalogue";
+import { type DamageKind, type Finish, isStripped, isVeneered } from "../catalogue";
 import type { WayFacts, WayRow } from "./wayRow";
 export type Rows = { readonly [K in DamageKind]: readonly WayRow<K>[] };
 
@@ -56,7 +56,7 @@ export const filmDrop = { only: { filler: ["spray-film", "polyester-drop", "shel
 /** Whether the finish that it is to have hides what lies under it. */
 export const opaque = ({ finish, to_be = finish }: WayFacts): boolean => to_be.opaque;
 export const stripped = ({ finish, to_be = finish }: WayFacts): boolean => isStripped(finish, to_be);
-export const veneered = ({ on }: WayFacts): boolean => on.substrate === "veneer-solid" || on.substrate === "veneer-particleboard";
+export const veneered = ({ on }: WayFacts): boolean => isVeneered(on);
 export const NO_GRAIN_SHOWS = "under its finish no grain shows: a fill does";
 /** Another stuff than the film, but hard within the hour. */
 export const caDrop = { only: { filler: ["cyanoacrylate-drop"] } } as const;

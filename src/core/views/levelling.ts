@@ -1,4 +1,4 @@
-import { type Grade, gradeLabel, grainRange, type Range, sameGrade } from "../catalogue";
+import { againOf, type Grade, gradeLabel, grainRange, type Range, sameGrade } from "../catalogue";
 import type { Air } from "../cure/lag";
 import { type Sheen, type ShrinkWait, sheenOf, shrinkWait } from "../cure/shrinkWait";
 import { sandedOf } from "../level/beside";
@@ -61,11 +61,10 @@ export function levellingsOf({ repair, marks }: Worked, acts: readonly Act[], ai
     if (ops.length === 0) return [];
     const filled = filledPlaces({ ...damage.context, ...present({ found: repair.found }) });
     const context = { ...damage.context, ...present({ found: repair.found }) };
-    const sanded = sandedOf(
-      context,
-      filled.some(({ place }) => place.kind === "film"),
-    );
-    const area_mm2 = sandedMm2(filled.map(({ place }) => place));
+    const here = filled.map(({ place }) => place);
+    const film = here.some(({ kind }) => kind === "film");
+    const sanded = { ...sandedOf(context, film), least_times: againOf(here) };
+    const area_mm2 = sandedMm2(here);
     const proud = standingProud(context);
     const rungs = withMarks(ops, sanded, area_mm2, proud.um, marks, state);
     return [

