@@ -1,18 +1,9 @@
-import { readdirSync, readFileSync } from "node:fs";
-import path from "node:path";
 import { expect, type Page } from "@playwright/test";
+import { jobInput } from "../src/core/plan/jobs.fixture";
 import type { PlanInput } from "../src/core/plan/plan.schema";
 import { plan } from "../src/core/plan/planCalc";
 import { fillSurvey } from "./measuring";
 import { newTreatment, opens, row, write } from "./support";
-
-const FOLDER = path.join(process.cwd(), "docs/jobs");
-const jobInput = (number: number): PlanInput => {
-  const file = readdirSync(FOLDER)
-    .filter((name) => name.endsWith(".json"))
-    .sort()[number - 1];
-  return JSON.parse(readFileSync(path.join(FOLDER, file ?? ""), "utf8"));
-};
 
 export const press = (page: Page, name: string | RegExp) => page.getByRole("button", { name, exact: true }).click();
 export const go = async (page: Page, treatment: string, station: string) => {
@@ -38,6 +29,17 @@ export async function dryRun(page: Page, minutes: string): Promise<void> {
   await expect(row(page, /Dry-fit/)).toHaveCount(before - 1);
 }
 
+/** The piece of a job with its first part; answers its treatment. */
+async function entered(page: Page, { kind, parts: [part] }: PlanInput["piece"], title: string): Promise<string> {
+  const { treatment } = await newTreatment(page, {
+    title,
+    kind,
+    part: { name: part?.id, substrate: part?.substrate, finish: part?.finish ?? "none" },
+    treatment_title: "the whole repair",
+  });
+  return treatment;
+}
+
 /** The job entered, surveyed and planned in the interface, one damage after the other; answers its treatment. */
 export async function planned(
   page: Page,
@@ -46,13 +48,7 @@ export async function planned(
   atMatch: (page: Page, damage: number) => Promise<void> = async () => {},
 ) {
   const { piece, damages, stance } = jobInput(number);
-  const [part] = piece.parts;
-  const { treatment } = await newTreatment(page, {
-    title,
-    kind: piece.kind,
-    part: { name: part?.id, substrate: part?.substrate, finish: part?.finish ?? "none" },
-    treatment_title: "the whole repair",
-  });
+  const treatment = await entered(page, piece, title);
   for (const [i, damage] of damages.entries()) {
     await page.goto(`/treatments/${treatment}/survey${i > 0 ? `?damage=d${i + 1}` : ""}`);
     if (i > 0) await page.getByLabel("What this damage is called").fill(`Damage ${i + 1}`);
@@ -76,13 +72,7 @@ export async function readyJob(
 ): Promise<string> {
   const input = over(jobInput(number));
   const { piece, damages, stance } = input;
-  const [part] = piece.parts;
-  const { treatment } = await newTreatment(page, {
-    title,
-    kind: piece.kind,
-    part: { name: part?.id, substrate: part?.substrate, finish: part?.finish ?? "none" },
-    treatment_title: "the whole repair",
-  });
+  const treatment = await entered(page, piece, title);
   const { links } = plan(input);
   let version = 0;
   for (const { id, survey, way } of damages)

@@ -1,6 +1,6 @@
 import { CAUTIONS, guardsOf, STATIONS, stationLabel } from "../catalogue";
 import { placeSize } from "../survey/place";
-import { formatMinutes, grams, plain } from "../units";
+import { euros, formatMinutes, grams } from "../units";
 import { ownerOf } from "./owner";
 import type { Operation } from "./plan.schema";
 import type { Repair } from "./repair";
@@ -28,7 +28,7 @@ function head({ damages, hands_min, elapsed_min, cost_eur, refer }: Repair, titl
     title,
     "=".repeat(title.length),
     ...ways,
-    `Hands ${span(hands_min)}; from first to last ${span(elapsed_min)}; material ${plain(cost_eur[0], 2)} to ${plain(cost_eur[1], 2)} €`,
+    `Hands ${span(hands_min)}; from first to last ${span(elapsed_min)}; material ${euros(cost_eur)}`,
     ...refer.flatMap(({ code, message }) => wrap(`${MINDED.includes(code) ? "MIND" : "STOP, refer"}: ${message}`)),
     "",
   ];

@@ -1,7 +1,7 @@
 import { type ClassName, classRow, gradeLabel, guardsOf } from "../catalogue";
 import { lagOf } from "../cure/lag";
 import { sizeOf } from "../survey/size";
-import { counted, formatMinutes, grams, inSentence, plain } from "../units";
+import { counted, euros, formatMinutes, grams, inSentence } from "../units";
 import { byTheClock, type ShopHours, type Timed } from "./clock";
 import { HAVE_READY } from "./haveReady.data";
 import { materialOf } from "./materialOf";
@@ -86,7 +86,7 @@ const span = ([low, high]: readonly [number, number]) =>
 function sumsOf({ hands_min, cost_eur }: Repair, timed: readonly Timed[], hours: ShopHours): string {
   const last = timed.at(-1);
   const ready = last ? ` · ready ${dayOf(last.end, hours)} ${hourOf(last.end, hours)} if begun at once` : "";
-  return `Hands ${span(hands_min)}${ready} · material ${plain(cost_eur[0], 2)} to ${plain(cost_eur[1], 2)} €`;
+  return `Hands ${span(hands_min)}${ready} · material ${euros(cost_eur)}`;
 }
 
 /** Materials with all that is weighed of them, what is let in or stuck on by the piece, small stuff, and grades. What guards hands and lungs stands where the hand is. */

@@ -9,6 +9,15 @@ export function figure(value: number, digits = 0): string {
 }
 
 /**
+ * What something costs, € low to high; of next to nothing no price is told that reads as none.
+ * @example euros([0.742, 1.9]) // => "0.74 to 1.90 €"
+ */
+export function euros([low, high]: readonly [low: number, high: number]): string {
+  if (high < 0.01) return "under 0.01 €";
+  return low < 0.005 ? `up to ${figure(high, 2)} €` : `${figure(low, 2)} to ${figure(high, 2)} €`;
+}
+
+/**
  * A figure without the zeros that say nothing.
  * @example plain(34) // => "34"
  * @example plain(6.50, 2) // => "6.5"

@@ -1,5 +1,5 @@
 import { formatClock, formatMinutes } from "./duration";
-import { figure, formatGrams, plain } from "./number";
+import { euros, figure, formatGrams, plain } from "./number";
 import { formatDate, isoLike, wall } from "./time";
 import { inSentence } from "./words";
 
@@ -96,4 +96,10 @@ test.each([
     date,
     hour * 60,
   ]);
+});
+
+test("money is told to the cent, and next to nothing never as nothing", () => {
+  expect(euros([0.742, 1.9])).toBe("0.74 to 1.90 €");
+  expect(euros([0.001, 0.012])).toBe("up to 0.01 €");
+  expect(euros([0, 0.004])).toBe("under 0.01 €");
 });

@@ -1,6 +1,6 @@
 "use client";
 import { WITNESS_UM } from "@/core/cure/shrinkWait";
-import { counted, plain } from "@/core/units";
+import { counted, euros, plain } from "@/core/units";
 import type { FilmBudget } from "@/core/views/filmBudget";
 import type { Levelling } from "@/core/views/levelling";
 import { Sign } from "../signs/Sign";
@@ -76,8 +76,7 @@ function Verdicts({ level, film, closed }: { level: Levelling; film: FilmBudget 
       )}
       <p>
         Used up: {counted(paper.quarters, "quarter sheet")}, {counted(paper.wipes, "wipe")}
-        {paper.pads > 0 && `, ${counted(paper.pads, "pad")}, one for each compound`}; {plain(paper.eur[0], 2)} to {plain(paper.eur[1], 2)}{" "}
-        €.
+        {paper.pads > 0 && `, ${counted(paper.pads, "pad")}, one for each compound`}; {euros(paper.eur)}.
       </p>
       {sheet && (
         <p>

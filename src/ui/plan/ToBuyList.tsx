@@ -1,4 +1,4 @@
-import { doseGrams, figure, formatGrams, type Wall } from "@/core/units";
+import { doseGrams, euros, formatGrams, type Wall } from "@/core/units";
 import type { ToBuy } from "@/core/views/week/toBuy";
 import { Sideways } from "../frame/Sideways";
 
@@ -8,8 +8,6 @@ interface Props {
   readonly wall: Wall;
 }
 
-/** Of next to nothing no price is told that reads as none. */
-const euros = ([low, high]: ToBuy["eur"]): string => (high < 0.01 ? "under 0.01 €" : `${figure(low, 2)} to ${figure(high, 2)} €`);
 const dayAndHour = (at: number, now: number, wall: Wall): string =>
   wall.day(at) === wall.day(now) ? `today ${wall.time(at)}` : wall.when(at, now);
 

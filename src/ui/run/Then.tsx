@@ -16,6 +16,8 @@ const KEYS = [
   ["Page ↓ ↑", "next, before"],
   ["⌫", "take back"],
 ] as const;
+/** While nothing may be done these do nothing. */
+const TO_DO: readonly string[] = ["Enter", "Space"];
 
 /** The two operations after this one with their times, and the keys. */
 export function Then({ open, card, now, wall }: Props) {
@@ -44,7 +46,7 @@ export function Then({ open, card, now, wall }: Props) {
         </ol>
       </section>
       <dl className="grid grid-cols-[auto_1fr] items-center gap-x-3 gap-y-2 text-ink-2 max-sm:hidden">
-        {KEYS.map(([key, what]) => (
+        {KEYS.filter(([key]) => open[at]?.state === "now" || !TO_DO.includes(key)).map(([key, what]) => (
           <div key={key} className="contents">
             <dt>
               <kbd>{key}</kbd>

@@ -2,7 +2,7 @@
 import { useState } from "react";
 import { useForm } from "react-hook-form";
 import type { Range } from "@/core/catalogue";
-import { figure, formatMinutes } from "@/core/units";
+import { euros, formatMinutes } from "@/core/units";
 import type { ClosingView } from "@/core/views/closing";
 import { useDraft } from "../forms/draft";
 import { messagesOf, type Read, resolverOf } from "../forms/read";
@@ -75,9 +75,7 @@ function Times({ hands, planned_min, elapsed_min, planned_elapsed_min, cost_eur 
         </p>
       </div>
       <div>
-        <p className="text-big leading-[38px] font-extrabold tracking-[-0.03em] [font-stretch:108%]">
-          {figure(cost_eur[0], 2)} to {figure(cost_eur[1], 2)} €
-        </p>
+        <p className="text-big leading-[38px] font-extrabold tracking-[-0.03em] [font-stretch:108%]">{euros(cost_eur)}</p>
         <p className="dim">of material, from catalogue or own prices</p>
       </div>
     </div>

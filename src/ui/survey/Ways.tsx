@@ -1,6 +1,6 @@
 "use client";
 import type { Range } from "@/core/catalogue";
-import { figure, formatMinutes } from "@/core/units";
+import { euros, formatMinutes } from "@/core/units";
 import type { ComparedWay } from "@/core/views/ways";
 import { FieldError } from "../forms/FieldError";
 import { Sign } from "../signs/Sign";
@@ -78,7 +78,7 @@ function Way({ way: row, chosen, choose }: { way: ComparedWay; chosen: boolean; 
         <dt>Done after</dt>
         <dd>{between(elapsed_min)}</dd>
         <dt>Material</dt>
-        <dd>{materials.length === 0 && cost_eur[1] === 0 ? "none" : `${figure(cost_eur[0], 2)} to ${figure(cost_eur[1], 2)} €`}</dd>
+        <dd>{materials.length === 0 && cost_eur[1] === 0 ? "none" : euros(cost_eur)}</dd>
         <dt>Conditions to keep</dt>
         <dd>{conditions}</dd>
       </dl>
