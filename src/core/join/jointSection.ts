@@ -22,38 +22,12 @@ const THICK_SHARE = 0.5;
 
 /** The cut along a piece through its joint: both parts, the film between them, and what is let in. The outer face is up. */
 export function jointScene(cut: JointCut): Scene {
-  const { across_mm: tall, film_mm, open_mm = 0, slope_mm, hatch } = cut;
+  const { across_mm: tall, film_mm, open_mm = 0, slope_mm } = cut;
   const let_in = letIn(cut);
   const reach = Math.max(tall * REACH + slope_mm / 2, let_in.reach * 1.15);
   const [top, foot, half] = [-slope_mm / 2, slope_mm / 2, Math.max(film_mm, open_mm) / 2];
-  const glue: Shape = {
-    kind: "glue",
-    points: [
-      [top - half, 0],
-      [top + half, 0],
-      [foot + half, -tall],
-      [foot - half, -tall],
-    ],
-    hatch: "adhesive",
-  };
-  const ground = (points: Point[]): Shape => ({ kind: "ground", points, hatch });
   return {
-    shapes: [
-      ground([
-        [-reach, 0],
-        [top - half, 0],
-        [foot - half, -tall],
-        [-reach, -tall],
-      ]),
-      ground([
-        [top + half, 0],
-        [reach, 0],
-        [reach, -tall],
-        [foot + half, -tall],
-      ]),
-      ...(open_mm > 0 ? [] : [glue]),
-      ...let_in.shapes,
-    ],
+    shapes: [...bothParts([-reach, top - half, top + half, reach], [-reach, foot - half, foot + half, reach], cut), ...let_in.shapes],
     lines: let_in.lines,
     spans: [{ side: "left", row: 0, from: -tall, to: 0, label: plain(tall) }, ...let_in.spans],
     notes: [
@@ -66,6 +40,23 @@ export function jointScene(cut: JointCut): Scene {
       ...let_in.notes,
     ],
   };
+}
+
+type Four = readonly [number, number, number, number];
+
+/** Both parts with the film between them, or what is missing there: where each begins and ends at the outer face and at the inner, mm. */
+function bothParts(outer: Four, inner: Four, { across_mm, open_mm = 0, hatch }: JointCut): Shape[] {
+  const between = (left: 0 | 1 | 2, right: 1 | 2 | 3): Point[] => [
+    [outer[left], 0],
+    [outer[right], 0],
+    [inner[right], -across_mm],
+    [inner[left], -across_mm],
+  ];
+  return [
+    { kind: "ground", points: between(0, 1), hatch },
+    { kind: "ground", points: between(2, 3), hatch },
+    ...(open_mm > 0 ? [] : [{ kind: "glue" as const, points: between(1, 2), hatch: "adhesive" }]),
+  ];
 }
 
 interface LetIn {

@@ -7,8 +7,9 @@ import { sidesOf } from "../join/sizing";
 import type { Damage, DamageOf } from "../survey/measures.data";
 import { sectionOf } from "../survey/place";
 import type { Sketch } from "../survey/sketch";
+import { box, type Dim } from "../survey/sketchParts";
 import type { Service } from "../survey/survey.schema";
-import { type Point, plain } from "../units";
+import { plain } from "../units";
 
 type Asked = Omit<BraceInput, "material" | "use">;
 type Asks = { readonly [K in DamageKind]?: (damage: DamageOf<K>) => Asked };
@@ -100,18 +101,8 @@ export function braceSketch(input: BraceInput, { kind, size }: Pick<SizedBrace, 
   const thick = size.diameter_mm ?? size.depth_mm ?? 0;
   const reach = Math.max(embed, out, height) * 1.35;
   const from = kind === "spline" ? height / 2 - thick : -thick / 2;
-  const rod: Point[] = [
-    [-embed, from],
-    [out, from],
-    [out, from + thick],
-    [-embed, from + thick],
-  ];
-  const block = (x: number, length: number): Point[] => [
-    [x, -height / 2],
-    [x + length, -height / 2],
-    [x + length, height / 2],
-    [x, height / 2],
-  ];
+  const rod = box(-embed, from, embed + out, thick);
+  const block = (x: number, length: number) => box(x, -height / 2, length, height);
   return {
     view: `${JOINT_WORDS[input.joint]}, cut lengthwise, with its ${kind}; ${plain(width)} mm wide`,
     solid: [block(-reach, reach), ...(input.joint === "build-up" ? [] : [block(0, reach)])],
@@ -142,19 +133,14 @@ function backed(view: string, { crack_length_mm = 0 }: BraceInput, size: Readonl
   const count = size.count ?? 1;
   const half = crack_length_mm / 2;
   const wide = size.width_mm ?? 0;
-  const box = (x: number, y: number, w: number, h: number): Point[] => [
-    [x, y],
-    [x + w, y],
-    [x + w, y + h],
-    [x, y + h],
-  ];
+  const first = count === 1 ? 0 : -half + (size.from_end_mm ?? 0);
+  const step = size.spacing_mm ?? 0;
   const patches =
     margin > 0
       ? [box(-long / 2, -wide / 2, long, wide)]
-      : Array.from({ length: count }, (_, i) =>
-          box((count === 1 ? 0 : -half + (size.from_end_mm ?? 0) + i * (size.spacing_mm ?? 0)) - wide / 2, -long / 2, wide, long),
-        );
-  const plate = box(-half * 1.25 - margin, -Math.max(long, wide) * 0.75, half * 2.5 + 2 * margin, Math.max(long, wide) * 1.5);
+      : Array.from({ length: count }, (_, i) => box(first + i * step - wide / 2, -long / 2, wide, long));
+  const tall = Math.max(long, wide) * 1.5;
+  const plate = box(-half * 1.25 - margin, -tall / 2, half * 2.5 + 2 * margin, tall);
   return {
     view,
     solid: [plate],
@@ -166,22 +152,16 @@ function backed(view: string, { crack_length_mm = 0 }: BraceInput, size: Readonl
       ],
     ],
     dims: [
-      {
-        from: [-half, Math.max(long, wide) * 0.75],
-        to: [half, Math.max(long, wide) * 0.75],
-        label: plain(crack_length_mm, 1),
-        beside: "above",
-      },
-      ...(margin > 0 || count < 2
-        ? []
-        : [
-            {
-              from: [-half + (size.from_end_mm ?? 0), -long / 2] as Point,
-              to: [-half + (size.from_end_mm ?? 0) + (size.spacing_mm ?? 0), -long / 2] as Point,
-              label: plain(size.spacing_mm ?? 0, 1),
-              beside: "below" as const,
-            },
-          ]),
+      { from: [-half, tall / 2], to: [half, tall / 2], label: plain(crack_length_mm, 1), beside: "above" },
+      ...(margin > 0 || count < 2 ? [] : [spacingAt(first, -long / 2, step)]),
     ],
   };
 }
+
+/** From one cleat to the next, mm. */
+const spacingAt = (x: number, y: number, step: number): Dim => ({
+  from: [x, y],
+  to: [x + step, y],
+  label: plain(step, 1),
+  beside: "below",
+});

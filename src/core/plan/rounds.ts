@@ -24,28 +24,8 @@ export function withRound(
   damages: readonly WorkedDamage[],
   marks: ReadonlyMap<string, OpMark>,
 ): Placed[] {
-  const hit = damages.flatMap((damage) => {
-    const places = damage.places.filter(
-      ({ id, kind }) =>
-        round.places.includes(id) ||
-        round.places.includes(damage.id) ||
-        (kind === "surface" && damage.places.some((each) => round.places.includes(each.id))),
-    );
-    return places.length > 0 ? [{ damage, places }] : [];
-  });
-  const brought = hit.flatMap(({ damage, places }) => {
-    const before = {
-      found: foundIn(round.round, marks),
-      coats: coatsOn(places, placed, marks),
-      mixed: mixedIn(round.round, damage, marks),
-    };
-    return expand(roundContext(damage, places, round, before)).filter(
-      (draft) =>
-        draft.station !== "close" &&
-        (isFrom(round.station, draft.station) || (draft.name === "mask" && tapeIsOff(damage.context, placed, marks))) &&
-        draft.here.some(({ id }) => places.some((place) => place.id === id)),
-    );
-  });
+  const hit = damages.flatMap((damage) => placesOf(round, damage));
+  const brought = hit.flatMap((each) => bring(each, placed, round, marks));
   const redone = new Set(hit.flatMap(({ places }) => places.map(({ id }) => id)));
   const names = new Set(brought.filter(({ row }) => !row.lasts).map(({ name }) => name));
   // at its own station a layer that was left open is superseded only where its round was begun: else both are walked
@@ -79,8 +59,36 @@ export function withRound(
   ];
 }
 
+/** A damage with those of its places that a round goes back to. */
+interface Hit {
+  readonly damage: WorkedDamage;
+  readonly places: readonly WorkPlace[];
+}
+
+/** The places of a damage that are named, all of them where it is named itself; what is coloured goes with any of them. */
+function placesOf({ places: named }: Round, damage: WorkedDamage): Hit[] {
+  const some = damage.places.some(({ id }) => named.includes(id));
+  const places = damage.places.filter(({ id, kind }) => named.includes(id) || named.includes(damage.id) || (some && kind === "surface"));
+  return places.length > 0 ? [{ damage, places }] : [];
+}
+
+/** What a round brings at the places of a damage, from its station on. */
+function bring({ damage, places }: Hit, placed: readonly Placed[], round: Round, marks: ReadonlyMap<string, OpMark>): Draft[] {
+  const before = {
+    found: foundIn(round.round, marks),
+    coats: coatsOn(places, placed, marks),
+    mixed: mixedIn(round.round, damage, marks),
+  };
+  return expand(roundContext(damage, places, round, before)).filter(
+    (draft) =>
+      draft.station !== "close" &&
+      (isFrom(round.station, draft.station) || (draft.name === "mask" && tapeIsOff(damage.context, placed, marks))) &&
+      draft.here.some(({ id }) => places.some((place) => place.id === id)),
+  );
+}
+
 /** Damages of which only some of many that are alike go back. */
-const partly = (hit: ReadonlyArray<{ readonly damage: WorkedDamage }>, { count = 1 }: Round): ReadonlySet<string> =>
+const partly = (hit: readonly Hit[], { count = 1 }: Round): ReadonlySet<string> =>
   new Set(hit.flatMap(({ damage: { id, places } }) => (places.some(({ alike = 1 }) => count < alike) ? [id] : [])));
 
 /** What is left of an operation when some of its places are done again. */

@@ -60,64 +60,60 @@ function opOfStep(station: unknown, step: unknown): string {
  * The first version told steps, layers and coats by number; the second tells operations by id. Layers, coats and mixes keep their number
  * as `ordinal/…`, which a plan resolves to its own nth operation of that kind.
  */
-function stepsBecomeOperations(body: StoredEntry["body"]): StoredEntry["body"] {
-  const { kind, hands_min, note, layer } = body;
-  const took = { ...(hands_min === undefined ? {} : { hands_min }), ...(note === undefined ? {} : { note }) };
-  const start = {
+function stepsBecomeOperations(body: Body): Body {
+  return SECOND[body.kind]?.(body) ?? body;
+}
+
+type Body = StoredEntry["body"];
+
+const noted = (station: unknown, text: string): Body => ({ kind: "noted", station, text });
+const done = (op: string, fields: object): Body => ({ kind: "done", op, ...fields });
+const took = ({ hands_min, note }: Body) => ({
+  ...(hands_min === undefined ? {} : { hands_min }),
+  ...(note === undefined ? {} : { note }),
+});
+const started = (body: Body) => ({
+  ...took(body),
+  start: {
     class: body.class,
     ...(body.product ? { product: body.product } : {}),
     thickness_mm: body.thickness_mm,
     ...(body.parts ? { parts: body.parts } : {}),
     climate: body.climate,
-  };
-  switch (kind) {
-    case "surveyed": {
-      const { decision, ...rest } = body as { kind: string; decision?: { option: string; reason: string } };
-      return decision ? { ...rest, way: { way: decision.option, reason: decision.reason } } : rest;
-    }
-    case "step-done":
-      return { kind: "done", op: opOfStep(body.station, body.step), ...took };
-    case "step-skipped":
-      return { kind: "skipped", op: opOfStep(body.station, body.step), reason: body.reason };
-    case "mixed":
-      return { kind: "done", op: `ordinal/mix/${String(layer)}`, ...took, start };
-    case "clamped":
-      return { kind: "done", op: `r1/join/bond-1/${FIRST}`, ...took, start };
-    case "coated":
-      return { kind: "done", op: `ordinal/coat/${String(layer)}`, ...took, start };
-    case "placed":
-      return { kind: "done", op: `ordinal/place/${String(layer)}`, applied_mm: body.applied_mm };
-    case "measured":
-      return { kind: "done", op: "ordinal/check/1", surface_mm: body.surface_mm };
-    case "grit-done": {
-      const { system, grade } = body.grade as { system: string; grade: number };
-      return { kind: "done", op: `ordinal/grit/${system}${grade}`, ...took };
-    }
-    case "went-back":
-      return { kind: "noted", station: "level", text: `Went back to a coarser grade: ${String(body.reason)}` };
-    case "ladder-set":
-      return { kind: "noted", station: "level", text: "Set another ladder" };
-    case "steps-ordered":
-      return { kind: "noted", station: body.station, text: "Put the steps in another order" };
-    case "station-done":
-      return { kind: "noted", station: body.station, text: `Station done${note ? `. ${String(note)}` : ""}` };
-    case "station-skipped":
-      return { kind: "noted", station: body.station, text: `Station skipped: ${String(body.reason)}` };
-    case "closed": {
-      const { steps: _steps, ...rest } = body;
-      return rest as StoredEntry["body"];
-    }
-    default:
-      return body;
-  }
-}
+  },
+});
+
+/** What each kind of the first version is in the second; what is not here stays as it is. */
+const SECOND: Readonly<Record<string, (body: Body) => Body>> = {
+  surveyed: (body) => {
+    const { decision, ...rest } = body as { kind: string; decision?: { option: string; reason: string } };
+    return decision ? { ...rest, way: { way: decision.option, reason: decision.reason } } : rest;
+  },
+  "step-done": (body) => done(opOfStep(body.station, body.step), took(body)),
+  "step-skipped": (body) => ({ kind: "skipped", op: opOfStep(body.station, body.step), reason: body.reason }),
+  mixed: (body) => done(`ordinal/mix/${String(body.layer)}`, started(body)),
+  clamped: (body) => done(`r1/join/bond-1/${FIRST}`, started(body)),
+  coated: (body) => done(`ordinal/coat/${String(body.layer)}`, started(body)),
+  placed: ({ layer, applied_mm }) => done(`ordinal/place/${String(layer)}`, { applied_mm }),
+  measured: ({ surface_mm }) => done("ordinal/check/1", { surface_mm }),
+  "grit-done": (body) => {
+    const { system, grade } = body.grade as { system: string; grade: number };
+    return done(`ordinal/grit/${system}${grade}`, took(body));
+  },
+  "went-back": ({ reason }) => noted("level", `Went back to a coarser grade: ${String(reason)}`),
+  "ladder-set": () => noted("level", "Set another ladder"),
+  "steps-ordered": ({ station }) => noted(station, "Put the steps in another order"),
+  "station-done": ({ station, note }) => noted(station, `Station done${note ? `. ${String(note)}` : ""}`),
+  "station-skipped": ({ station, reason }) => noted(station, `Station skipped: ${String(reason)}`),
+  closed: ({ steps: _steps, ...rest }) => rest as Body,
+};
 
 /**
  * The second version kept findings under names of one's own; the third has a field for each that is known: the old ones stay, as words. And
  * it put down what was planned as weighed: what is the plan to the last digit, and on no scale, nobody weighed.
  */
-function findingsBecomeWords({ found, ...stored }: StoredEntry["body"]): StoredEntry["body"] {
-  const body = unweighed(stored as StoredEntry["body"]);
+function findingsBecomeWords({ found, ...stored }: Body): Body {
+  const body = unweighed(stored as Body);
   if (body.kind !== "done" || typeof found !== "object" || found === null) return found === undefined ? body : { ...body, found };
   const words = Object.entries(found).map(([what, value]) => `${what}: ${String(value)}`);
   const note = [...words, ...(body.note ? [String(body.note)] : [])].join(". ").slice(0, 2000);
@@ -129,14 +125,14 @@ interface OldStart {
   readonly parts?: ReadonlyArray<{ readonly planned_g: number; readonly actual_g?: number }>;
 }
 
-function unweighed(body: StoredEntry["body"]): StoredEntry["body"] {
+function unweighed(body: Body): Body {
   const start = body.start as OldStart | undefined;
   if (!start?.parts || start.scale || body.batch || start.parts.some(({ planned_g, actual_g }) => planned_g !== actual_g)) return body;
   return { ...body, start: { ...start, parts: start.parts.map(({ actual_g: _assumed, ...part }) => part) } };
 }
 
 /** The third version said "school" for a way of shaping, and "outcome" for a defect. */
-function inTheFieldsWords({ school, outcome, ...body }: StoredEntry["body"]): StoredEntry["body"] {
+function inTheFieldsWords({ school, outcome, ...body }: Body): Body {
   if (body.kind === "fill-set" && school !== undefined) return { ...body, shaping: school };
   return body.kind === "came-out" ? { ...body, defect: outcome } : { ...body, ...present({ school, outcome }) };
 }

@@ -262,23 +262,14 @@ const SKETCH: { readonly [K in DamageKind]: (damage: DamageOf<K>) => Sketch } = 
       ],
       missing: [],
       lines: [],
-      dims: [
-        across(-deep, 0, h / 2 + around, deep),
-        down(open + around * 2, h / 2, -h / 2, h),
-        ...(play > 0
-          ? [
-              {
-                from: [-deep * 0.5, h / 2] as Point,
-                to: [-deep * 0.5, h / 2 + play] as Point,
-                label: plain(play, 2),
-                beside: "right" as const,
-              },
-            ]
-          : []),
-      ],
+      dims: [across(-deep, 0, h / 2 + around, deep), down(open + around * 2, h / 2, -h / 2, h), ...playAt(-deep / 2, h / 2, play)],
     };
   },
 };
+
+/** The play above a member in its socket, where it has any. */
+const playAt = (x: number, y: number, play: number): Sketch["dims"][number][] =>
+  play > 0 ? [{ from: [x, y], to: [x, y + play], label: plain(play, 2), beside: "right" }] : [];
 
 /** A break along the grain from the side, its slope as a slope. */
 function along(s: number, h: number, gap: number): Sketch {

@@ -1,4 +1,4 @@
-import { type Point, plain } from "../units";
+import { boxAt, type Point, plain } from "../units";
 
 /** A measured distance in the drawing; `label` is the figure as typed. `beside` says where its line stands. */
 export interface Dim {
@@ -20,12 +20,7 @@ export interface Sketch {
   readonly dims: readonly Dim[];
 }
 
-export const box = (x: number, y: number, width: number, height: number): Point[] => [
-  [x, y],
-  [x + width, y],
-  [x + width, y + height],
-  [x, y + height],
-];
+export const box = (x: number, y: number, width: number, height: number): Point[] => boxAt(x, y, x + width, y + height);
 export const across = (from: number, to: number, y: number, label: number, beside: "above" | "below" = "above"): Dim => ({
   from: [from, y],
   to: [to, y],

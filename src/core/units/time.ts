@@ -30,7 +30,8 @@ export function wall(timeZone: string): Wall {
 const DAY_MS = 86_400_000;
 const MINUTE_MS = 60_000;
 
-function makeWall(timeZone: string): Wall {
+/** The parts of a moment in a zone, by name, and its date. */
+function reader(timeZone: string) {
   const format = new Intl.DateTimeFormat("en-GB", {
     timeZone,
     weekday: "short",
@@ -47,6 +48,11 @@ function makeWall(timeZone: string): Wall {
     for (const { type, value } of format.formatToParts(ms)) found[type] = value;
     return found;
   };
+  return { read, date: (ms: number) => numericDate.format(ms) };
+}
+
+function makeWall(timeZone: string): Wall {
+  const { read, date } = reader(timeZone);
   const time = (ms: number) => {
     const { hour, minute } = read(ms);
     return `${Number(hour)}:${minute}`;
@@ -55,7 +61,6 @@ function makeWall(timeZone: string): Wall {
     const { weekday, day: date, month } = read(ms);
     return `${weekday} ${date} ${month?.slice(0, 3)}`;
   };
-  const date = (ms: number) => numericDate.format(ms);
   /** How far this clock is before UTC at a moment, ms. */
   const ahead = (ms: number) => {
     const { hour, minute } = read(ms);

@@ -84,8 +84,6 @@ function lossCut(damage: WorkedDamage, { place, layers, proud_mm }: PlaceLayers,
   if (!lowest || !profile) return undefined;
   const { on } = damage.context.f;
   const rows = layers.map((_, i) => layerRow(layers, i, place, log, on.hatch));
-  const has = (kind: Operation["kind"]) => opsAt(log, place, (operation) => operation.kind === kind)[0];
-  const dam = has("form");
   const scene = lossScene({
     profile,
     hatch: on.hatch,
@@ -100,12 +98,7 @@ function lossCut(damage: WorkedDamage, { place, layers, proud_mm }: PlaceLayers,
     proud_mm,
     trough: lowest.link.material.rigidity === "flexible",
     radial: place.radial === true,
-    keyed: log.operations.some(({ kind, places }) => kind === "key" && places.includes(place.id)),
-    ...present({
-      barrier: log.operations.some(({ name, places }) => name === "barrier" && places.includes(place.id)) ? "coat on the break" : undefined,
-      dam: damage.places.some(({ kind }) => kind === "backing") ? "patch" : dam && "form",
-      core: place.around_core ? coreIn(damage) : undefined,
-    }),
+    ...besideFill(damage, place, log),
   });
   const films = filmsOver(damage, log);
   return {
@@ -118,6 +111,20 @@ function lossCut(damage: WorkedDamage, { place, layers, proud_mm }: PlaceLayers,
     layers: rows,
     films,
     words: lossWords(place, on.label, rows, proud_mm, films),
+  };
+}
+
+/** What lies in and about a fill by the operations at its place: the key, the barrier, what closes it behind, the core in it. */
+function besideFill(damage: WorkedDamage, place: WorkPlace, log: Log) {
+  const has = (of: (operation: Operation) => boolean) => opsAt(log, place, of).length > 0;
+  const dam = damage.places.some(({ kind }) => kind === "backing") ? "patch" : has(({ kind }) => kind === "form") && "form";
+  return {
+    keyed: has(({ kind }) => kind === "key"),
+    ...present({
+      barrier: has(({ name }) => name === "barrier") ? "coat on the break" : undefined,
+      dam: dam || undefined,
+      core: place.around_core ? coreIn(damage) : undefined,
+    }),
   };
 }
 

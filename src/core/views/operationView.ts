@@ -7,7 +7,7 @@ import type { CameOutWay } from "../mix/causes";
 import { candidatesAt } from "../plan/links";
 import type { Operation } from "../plan/plan.schema";
 import type { BodyOf, CameOut, Start } from "../record/events.schema";
-import { materialTaken, type Treatment } from "../record/treatment";
+import { type Mark, materialTaken, type Treatment } from "../record/treatment";
 import { placeSize } from "../survey/place";
 import { plain, present } from "../units";
 import type { Act } from "./acts";
@@ -144,15 +144,12 @@ interface Seen {
   readonly against: ReadonlyMap<string, Against | undefined>;
 }
 
-function viewOf(
-  { op, state, from, until, since, blocked_by, because, consequence }: Act,
-  { worked, products, now, numbers, labels, held, round: last, against: judged }: Seen,
-): OperationView {
-  const { id, round, station, kind, title, text, why, done_when, hands_min, damages, places, status, role, mind } = op;
+function viewOf(act: Act, seen: Seen): OperationView {
+  const { op } = act;
+  const { worked, products, now, numbers, held } = seen;
+  const { id, round, station, kind, title, text, why, done_when, damages, places, status, role, mind } = op;
   const { layer, need_cm3, waste_pct } = op;
   const mark = worked.marks.get(id);
-  const against = mark && judged.get(mark.entry);
-  const { parts, portions, mass_g, batch } = cupOf(op, mark ? undefined : (worked.batches.get(id) ?? []));
   return {
     id,
     round,
@@ -163,18 +160,14 @@ function viewOf(
     text: mark?.body.words ?? text,
     why,
     done_when,
-    hands_min: batch ? [hands_min[0] / batch.of, hands_min[1] / batch.of] : hands_min,
     damages,
     places,
     status,
-    state,
-    ...(state === "blocked"
-      ? { after: op.after.map(({ op: before, min_min, max_min }) => ({ op: before, min_min, ...present({ max_min }) })) }
-      : {}),
-    because,
+    ...timeOf(act),
     tokens: op.damages.flatMap((damage) => numbers.get(damage) ?? []).sort((a, b) => a - b),
     mind: mind.map((each) => each.text),
     cautions: guardsOf(op.cautions),
+    ...amountsOf(op, seen),
     ...startOf(op, worked, mark ? [] : products, now),
     ...(held.has(id) && op.starts && mark?.status === "done" ? { holds: true as const } : {}),
     ...present({
@@ -182,23 +175,45 @@ function viewOf(
       layer,
       need_cm3,
       waste_pct,
-      from,
-      until,
-      since,
-      blocked_by,
-      consequence,
       role,
+      caliper: caliperOf(op),
+      mark: mark && doneView(op, mark, seen),
+    }),
+  };
+}
+
+/** Whether an operation may be done, from when, until when, and what it waits for. */
+const timeOf = ({ op, state, because, from, until, since, blocked_by, consequence }: Act) => ({
+  state,
+  because,
+  ...(state === "blocked"
+    ? { after: op.after.map(({ op: before, min_min, max_min }) => ({ op: before, min_min, ...present({ max_min }) })) }
+    : {}),
+  ...present({ from, until, since, blocked_by, consequence }),
+});
+
+/** How an operation was done, what stands against it, and what it asks for next; only the last round may be gone back from. */
+function doneView(op: Operation, { entry, at, by, body }: Mark, { round, against: judged }: Seen): OperationView["mark"] {
+  const against = judged.get(entry);
+  return {
+    ...markView(entry, at, by, body),
+    ...present({ against }),
+    ...(op.round === round ? lowOf(op, body) : {}),
+    ...cameOut(op, body, against),
+  };
+}
+
+/** What is taken, and the minutes of it: of all of it, or of the cup that comes next. */
+function amountsOf(op: Operation, { worked, labels }: Seen) {
+  const [low, high] = op.hands_min;
+  const { parts, portions, mass_g, batch } = cupOf(op, worked.marks.has(op.id) ? undefined : (worked.batches.get(op.id) ?? []));
+  return {
+    hands_min: batch ? ([low / batch.of, high / batch.of] as const) : op.hands_min,
+    ...present({
       portions: portions?.map(({ place, mass_g: g }) => ({ label: labels.get(place) ?? place, mass_g: g })),
       parts: parts && parts.length > 0 && op.starts ? parts : undefined,
       mass_g,
       batch,
-      caliper: caliperOf(op),
-      mark: mark && {
-        ...markView(mark.entry, mark.at, mark.by, mark.body),
-        ...present({ against }),
-        ...(round === last ? lowOf(op, mark.body) : {}),
-        ...cameOut(op, mark.body, against),
-      },
     }),
   };
 }

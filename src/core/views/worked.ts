@@ -110,22 +110,7 @@ export function worked(
     stance: treatment.stance,
     air,
     tools: piece.tools ?? { scale_step_g: SCALE_STEP_G },
-    rounds: treatment.rounds.map(({ at, body: { station, places, because, low_mm, filler, count } }) => ({
-      station,
-      places,
-      because,
-      at,
-      ...present({ low_mm, filler, count }),
-    })),
-    own: treatment.added.map(({ step, station, text, why, hands_min, wait_min, after }) => ({
-      id: `own/${station}/${step}`,
-      station,
-      text,
-      why,
-      hands_min,
-      wait_min,
-      ...present({ after }),
-    })),
+    ...broughtBy(treatment),
     at: now,
     ...(shelf ? { shelf } : {}),
   };
@@ -152,6 +137,26 @@ export function worked(
     batches: new Map([...treatment.batches].map(([op, cups]) => [op, cups.map((cup) => batchOf(cup, climate))])),
   };
 }
+
+/** The rounds and own steps that the log adds to what the damages ask for. */
+const broughtBy = ({ rounds, added }: Treatment) => ({
+  rounds: rounds.map(({ at, body: { station, places, because, low_mm, filler, count } }) => ({
+    station,
+    places,
+    because,
+    at,
+    ...present({ low_mm, filler, count }),
+  })),
+  own: added.map(({ step, station, text, why, hands_min, wait_min, after }) => ({
+    id: `own/${station}/${step}`,
+    station,
+    text,
+    why,
+    hands_min,
+    wait_min,
+    ...present({ after }),
+  })),
+});
 
 /** What was done by an earlier choice of materials stays, in its own words, though no plan asks for it any more. */
 function noLongerPlanned(id: string, words: string, title = words): Operation {

@@ -96,13 +96,12 @@ export function deskOf({ input, places, shelf, choice }: DeskFacts, question: De
   const before = choice?.stance ?? "reversible";
   const changed = what_if !== undefined || stance !== before;
   const facts = factsOf({ ...asked, stance }, shelf);
-  const between = (links: readonly Judgement[]) => links.map((link, i) => clashesWith(facts, links.slice(0, i), link));
   const refused = (links: readonly Judgement[]) =>
-    between(links)
+    clashesIn(facts, links)
       .flat()
       .some(({ effect }) => effect === "refuse");
   const chain = chainFor(found, picks, forced, shown, refused);
-  const clashes = between(chain);
+  const clashes = clashesIn(facts, chain);
   const place = at.at[role];
   return {
     question,
@@ -126,6 +125,9 @@ export function deskOf({ input, places, shelf, choice }: DeskFacts, question: De
     missing: what_if === undefined ? whyNotPlanned(chain, clashes, found.roles, forced) : "This is a what-if: go back to the survey first",
   };
 }
+
+/** What each link of a chain has against those before it. */
+const clashesIn = (facts: Facts, links: readonly Judgement[]) => links.map((link, i) => clashesWith(facts, links.slice(0, i), link));
 
 /**
  * The same choice at another damage of the piece: its whole chain, where all that it needs was chosen here and fits there too; undefined
