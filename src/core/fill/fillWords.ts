@@ -41,7 +41,9 @@ export function laying(cm3: number, apply: Apply, places: number): Range {
 export function mixText(material: MaterialClass, all: Weighed, nth: string, scale_step_g: number): string {
   const dose = doseOf(material, all, scale_step_g);
   const lots =
-    all.batches > 1 ? `, in ${counted(all.batches, "batch", "batches")} of ${grams(all.mass_g / all.batches)} (${all.limited_by})` : "";
+    all.batches > 1
+      ? `, in ${counted(all.batches, "batch", "batches")} of ${grams(all.mass_g / all.batches)} (${all.limited_by}), each laid before the next is stirred`
+      : "";
   return `${several(material) ? "Mix" : "Take"} ${grams(dose?.pot_g ?? all.mass_g)} of ${inSentence(material.name)}${nth}${lots}${dose ? `: ${doseWords(dose)}` : ""}${neededWords(dose, all)}`;
 }
 

@@ -141,6 +141,7 @@ export const FILL_OPS = {
   damp: row({
     each: "voids",
     together: "part",
+    before_cup: true,
     kind: "damp",
     when: ({ drinks }) => drinks.length > 0,
     at: ({ drinks }) => drinks,

@@ -61,6 +61,14 @@ const WETS_TWICE_MIN = 15;
 const LEANS: readonly string[] = ["break-along", "break-across"];
 /** Squeeze-out is left on what drinks, wiped off what does not. */
 const leaves = ({ f: { on } }: Sitting) => on.porous && on.family !== "skin";
+/** Working times under this are over before a joint is pressed and looked at, min; the plan's own minutes of both. */
+const QUICK_MIN = 10;
+const dries = ({ link }: Sitting) => link.material.cure.by === "drying";
+/** What drinks would be stained by it, and what grabs at once can't be wiped: it is pared when rubbery. */
+const isPared = (s: Sitting): boolean => leaves(s) || (!dries(s) && isWet(s) && (workingOf(s.link.material) ?? Infinity) < QUICK_MIN);
+const workingOf = ({ cure }: Sitting["link"]["material"]): number | undefined => cure.stages.find(({ stage }) => stage === "working")?.minutes[0];
+/** A bead a millimetre thick is wiped with what it is thinned by, long after the film has dried, min; trade practice. */
+const BEAD_WET_MIN: Range = [20, 60];
 
 /** Glue on faces: weighed, laid in as many sittings as its open time asks, pressed, looked at, freed. */
 export const BOND_OPS = {
@@ -198,24 +206,25 @@ export const BOND_OPS = {
   "squeeze-out": row({
     each: "sitting",
     stem: "squeeze-out",
-    kind: (s) => (leaves(s) ? "trim" : "clean"),
+    kind: (s) => (isPared(s) ? "trim" : "clean"),
     when: ({ n, of, contact }) => n === of && !contact,
     needs: [
-      { after: "bond", n: "same", stage: ["firm", "handle", "hard"], when: leaves, because: "rubbery, not hard" },
-      { after: "bond", n: "same", until: ["working"], when: (s: Sitting) => !leaves(s) && isWet(s), because: "while it is wet" },
-      { after: "bond", n: "same", when: (s: Sitting) => !leaves(s) && !isWet(s), because: "while it is wet" },
+      { after: "bond", n: "same", stage: ["firm", "handle", "hard"], when: isPared, because: "rubbery, not hard" },
+      { after: "bond", n: "same", until: ["working"], when: (s: Sitting) => !isPared(s) && isWet(s) && !dries(s), because: "while it is wet" },
+      { after: "clamp", n: "same", closes: () => BEAD_WET_MIN, when: (s: Sitting) => !isPared(s) && isWet(s) && dries(s), because: "the bead is soft for longer than the film" },
+      { after: "bond", n: "same", when: (s: Sitting) => !isPared(s) && !isWet(s), because: "while it is wet" },
       { after: "clamp", n: "same", because: "it is pressed" },
       { after: "check-joint", n: "same", because: "after the look" },
     ],
-    facts: (s) => ({ leaves: leaves(s), water: s.link.material.carrier === "water", oneByOne: s.oneByOne }),
+    facts: (s) => ({ pared: isPared(s), porous: leaves(s), water: s.link.material.carrier === "water", oneByOne: s.oneByOne }),
     hands: [2, 6],
-    words: ({ facts: { leaves: left, water, oneByOne } }) => ({
-      title: left ? "Slice the squeeze-out" : "Wipe the squeeze-out",
-      text: left ? "Leave the squeeze-out, slice it when rubbery" : water ? "Lift the squeeze-out off with a card, never a wet cloth" : oneByOne ? "Wipe the squeeze-out off join by join, what is dry with a swab of its solvent" : "Wipe the squeeze-out while wet",
-      why: left ? "Wiped, it goes into the pores and shows." : "Set, it has to be scraped off the surface.",
+    words: ({ facts: { pared, porous, water, oneByOne } }) => ({
+      title: pared ? "Slice the squeeze-out" : "Wipe the squeeze-out",
+      text: pared ? "Leave the squeeze-out, slice it when rubbery" : water ? "Lift the squeeze-out off with a card, never a wet cloth" : oneByOne ? "Wipe the squeeze-out off join by join, what is dry with a swab of its solvent" : "Wipe the squeeze-out while wet",
+      why: porous ? "Wiped, it goes into the pores and shows." : pared ? "It sets before the clamps are on: wiped then, it smears." : "Set, it has to be scraped off the surface.",
       done_when: "the joint line is clean",
     }),
-    cautions: ({ facts }) => (facts.leaves ? ["blade"] : []),
+    cautions: ({ facts }) => (facts.pared ? ["blade"] : []),
     meets: ["glue-film-under-stain"],
   }),
   unclamp: row({

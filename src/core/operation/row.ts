@@ -61,6 +61,8 @@ export interface OpRow<E extends Each, F extends Facts, N extends string> {
   readonly when?: (subject: Subjects[E]) => boolean;
   /** What is done once: for the piece, for what reads alike at one part, there for one fill with its own clock, or for what is stirred of one material. */
   readonly together?: "piece" | "part" | "fill" | "material";
+  /** Done just before a cup is stirred: for the places of that cup alone. */
+  readonly before_cup?: true;
   /** Facts that keep it apart from its like; absent = all of them. */
   readonly apart?: ReadonlyArray<keyof F & string>;
   /** Of what differs between several, the one with this fact speaks. */
@@ -108,6 +110,7 @@ export interface AnyRow {
   readonly each: Each;
   readonly when?: (subject: never) => boolean;
   readonly together?: "piece" | "part" | "fill" | "material";
+  readonly before_cup?: true;
   readonly apart?: readonly string[];
   readonly urgent?: string;
   readonly at?: (subject: never) => readonly PlaceFacts[];

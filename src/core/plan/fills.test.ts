@@ -31,9 +31,12 @@ describe("a gypsum corner", () => {
       hollow: false,
     });
     const [low, high] = face.op("fill/place-1").hands_min;
-    // 100,000 mm² by 8 mm and what shrinks of it, at 25 cm³ a minute
-    expect(low).toBeGreaterThan(30);
+    const { batches = 1, hands_min: mixing } = face.op("fill/mix-1");
+    // 100,000 mm² by 8 mm and what shrinks of it, at 25 cm³ a minute: a cup after the other, the last one after the mix
+    expect(batches).toBeGreaterThan(1);
+    expect(low * batches).toBeGreaterThan(30);
     expect(high).toBeCloseTo(2 * low, 6);
+    expect(mixing[0]).toBeCloseTo(4 * batches + low * (batches - 1), 6);
     expect(pieceOf("stoneware", "glaze", CHIP).op("fill/place-1").hands_min).toEqual([expect.closeTo(0.2, 1), expect.closeTo(2.4, 1)]);
   });
 

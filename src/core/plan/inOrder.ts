@@ -11,6 +11,8 @@ interface Free {
   readonly op: Measured;
   readonly opens: number;
   readonly closes: number;
+  /** It follows at once on what was begun: what is mixed is laid before anything else is stirred. */
+  readonly in_hand: boolean;
 }
 
 /**
@@ -50,6 +52,7 @@ function timed(op: Measured, edges: Edges, ended: ReadonlyMap<Measured, number>)
     op,
     opens: Math.max(0, ...found.map(({ from, lag }) => since(from) + (lag?.min ?? 0))),
     closes: Math.min(Infinity, ...found.map(({ from, max }) => (max ? since(from) + max.min : Infinity))),
+    in_hand: found.some(({ max, lag }) => max !== undefined && (lag?.min ?? 0) < 1),
   };
 }
 
@@ -90,6 +93,7 @@ function nextOf(free: readonly Free[], now: number, chain: (op: Measured) => num
 
 function isBefore(a: Free, b: Free, start: (of: Free) => number, before: Compare): boolean {
   if (start(a) !== start(b)) return start(a) < start(b);
+  if (a.in_hand !== b.in_hand) return a.in_hand;
   const closing = Number(a.closes === Infinity) - Number(b.closes === Infinity);
   return (closing || (a.closes === Infinity ? 0 : a.closes - b.closes) || before(a.op, b.op)) < 0;
 }

@@ -71,6 +71,9 @@ const PASTES: readonly ClassName[] = CLASS_ROWS.filter((row) => row.roles.includ
   (row) => row.class,
 );
 
+/** A quick hand lays a sheet or a plug in its bed in so many minutes; trade practice. */
+const LAID_MIN = 3;
+
 /** The place that asks most of a role: the widest gap for a glue, the deepest void for a fill. */
 function factsOfRole(
   role: Role,
@@ -85,9 +88,8 @@ function factsOfRole(
   const kind = as === undefined ? {} : { kind: as };
   const shared = { ...(only.length > 0 ? { only } : {}), ...(hidden ? { hidden } : {}) };
   if (role === "adhesive") {
-    const joins = Math.max(1, ...here.map((place) => place.joins ?? 1));
     const gap_mm = Math.max(...here.map((place) => place.gap_mm?.[1] ?? place.film_mm ?? 0));
-    return { damage: { gap_mm }, ...shared, ...(working_min === undefined ? {} : { working_min: working_min / joins }) };
+    return { damage: { gap_mm }, ...shared, ...present({ working_min: workingAt(here, working_min) }) };
   }
   if (role === "filler" || role === "consolidant") {
     const voids = here.filter(({ solids }) => solids !== undefined);
@@ -100,6 +102,14 @@ function factsOfRole(
     };
   }
   return { damage: kind, ...shared, working_min: "none", ...present({ finish: finish_to_be }) };
+}
+
+/** How long a glue must stay workable at its places, min: join by join where they are shards, and as long as a sheet takes to lay. */
+function workingAt(here: readonly WorkPlace[], asked: number | undefined): number | undefined {
+  const joins = Math.max(1, ...here.map((place) => place.joins ?? 1));
+  const own = asked === undefined ? [] : [asked / joins];
+  const laid = here.some(({ name }) => name === "bed") ? [LAID_MIN] : [];
+  return own.length + laid.length > 0 ? Math.max(...own, ...laid) : undefined;
 }
 
 /** What fits a role at the places of one damage, best first. */

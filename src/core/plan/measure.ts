@@ -1,8 +1,9 @@
 import { handsAgain, type OperationKind, type Range } from "../catalogue";
 import type { Air } from "../cure/lag";
-import { type Amount, portionsOf, type Weighed, weighAll } from "../mix/weigh";
+import { portionsOf, type Weighed, weighAll } from "../mix/weigh";
 import type { Told } from "../operation/row";
 import { present } from "../units";
+import { amountOf } from "./amountOf";
 import type { Placed } from "./merge";
 
 /** An operation with its amounts and its hands: everything that its words are made of. */
@@ -18,8 +19,7 @@ export interface Measured extends Placed {
 export function measure(placed: Placed, air: Air): Measured {
   const { lead, members, here, damages } = placed;
   const { row, material, facts, subject, grade } = lead;
-  const alike = new Map(here.map((place) => [place.id, place.alike ?? 1]));
-  const amounts = members.flatMap(({ amount }): Amount[] => (amount ? [forAll(amount, alike)] : []));
+  const amounts = members.flatMap((member) => amountOf(member) ?? []);
   const takes = material ? weighAll(material, amounts, air) : undefined;
   const thick = members.flatMap((member) => [...member.thick.values()]);
   const thickness_mm = thick.length > 0 ? Math.max(...thick) : undefined;
@@ -37,15 +37,6 @@ export function measure(placed: Placed, air: Air): Measured {
     ...present({ takes, thickness_mm }),
   };
 }
-
-/** What one place takes, for all that are like it. */
-const forAll = (amount: Amount, alike: ReadonlyMap<string, number>): Amount => ({
-  ...amount,
-  takes: amount.takes.map((take) => {
-    const n = alike.get(take.place) ?? 1;
-    return n === 1 ? take : { ...take, cm3: take.cm3 * n, alike: n };
-  }),
-});
 
 /** What is done once however many places are alike: it is looked at, mixed, waited for in one go. */
 const ONCE: readonly OperationKind[] = ["look", "photograph", "test", "take-apart", "dry-run", "mix", "wait", "dry", "sign"];

@@ -1,4 +1,6 @@
+import type { Air } from "../cure/lag";
 import type { PlaceFacts } from "../operation/subject";
+import { cupsOf } from "./cups";
 import type { Draft } from "./expand";
 import type { OpMark } from "./marks";
 
@@ -16,10 +18,12 @@ export interface Placed {
 }
 
 /** What is done once for the piece, in one go at one part, or stirred once, becomes one. */
-export function merge(drafts: readonly Draft[], round: number, marks: ReadonlyMap<string, OpMark>): Placed[] {
+export function merge(drafts: readonly Draft[], round: number, marks: ReadonlyMap<string, OpMark>, air: Air): Placed[] {
+  const cup = cupsOf(drafts, keyOf, air);
   const groups = new Map<string, Draft[]>();
   for (const draft of drafts) {
-    const key = keyOf(draft);
+    const inOneCup = draft.kind === "mix" || draft.row.before_cup === true || shuts(draft.row);
+    const key = `${keyOf(draft)} ${inOneCup ? cup(draft) : ""}`;
     groups.set(key, [...(groups.get(key) ?? []), draft]);
   }
   const taken = new Set<string>();
@@ -54,7 +58,7 @@ const leadOf = (members: readonly Draft[]): Draft =>
   members.find(({ row, facts }) => row.urgent !== undefined && facts[row.urgent] === true) ?? (members[0] as Draft);
 
 /** What is the same where this is the same is done in one go. */
-function keyOf({ row, station, stem, kind, part, damage, facts, here, link, material, subject: { group, of, f } }: Draft): string {
+function keyOf({ row, station, stem, kind, part, damage, facts, here, link, material, amount, subject: { group, of, f } }: Draft): string {
   const says = JSON.stringify((row.apart ?? Object.keys(facts)).map((name) => facts[name]));
   switch (row.together) {
     case "piece":
@@ -64,7 +68,7 @@ function keyOf({ row, station, stem, kind, part, damage, facts, here, link, mate
     case "fill":
       return `fill ${part} ${station} ${stem} ${kind} ${group} ${f.chain.filler?.class} ${shuts(row) ? of : ""} ${says}`;
     case "material":
-      return `material ${station} ${stem} ${material?.class} ${link?.product?.id} ${of} ${says}`;
+      return `material ${station} ${stem} ${material?.class} ${link?.product?.id} ${amount?.apply} ${of} ${says}`;
     default:
       return `${damage} ${station} ${stem} ${group} ${row.each === "place" ? here[0]?.id : ""}`;
   }

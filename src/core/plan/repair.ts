@@ -5,6 +5,7 @@ import type { Tools } from "../operation/subject";
 import { workOutAll } from "./alongside";
 import { edgesOf } from "./arrange";
 import type { Context } from "./context";
+import { cupByCup } from "./cupByCup";
 import type { DamageInput, WorkedDamage } from "./damageContext";
 import { expand } from "./expand";
 import { foundIn, walkedOf } from "./found";
@@ -65,9 +66,9 @@ export function repairOf({ stance, air, tools, marks, at, shelf, own = [], ...in
     damages.map(({ id }) => [id, new Set(drafts.flatMap(({ damage, row }) => (damage === id ? (row.meets ?? []) : [])))]),
   );
   const stopped = isStopped(input.damages, damages);
-  const all_placed = rounds.reduce((all, round) => withRound(all, round, damages, marks), merge(drafts, 1, marks));
+  const all_placed = rounds.reduce((all, round) => withRound(all, round, damages, marks, air), merge(drafts, 1, marks, air));
   const placed = stopped ? all_placed.filter(({ lead, id }) => UNTOUCHED.includes(lead.kind) || marks.has(id)) : all_placed;
-  const measured = placed.map((each) => measure(each, air));
+  const measured = cupByCup(placed.map((each) => measure(each, air)));
   const edges = edgesOf(measured, new Map(damages.map(({ id, context }) => [id, context.air])));
   const operations = inOrder(measured, edges).map((each) => word(each, edges.get(each) ?? [], marks, air, at));
   const all = withOwn(operations, own, marks);

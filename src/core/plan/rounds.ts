@@ -1,4 +1,5 @@
 import { CLASS_ROWS, type ClassName, STATIONS, type Station } from "../catalogue";
+import type { Air } from "../cure/lag";
 import type { Later } from "../operation/subject";
 import { readOpId } from "../record/opId";
 import type { Context } from "./context";
@@ -23,6 +24,7 @@ export function withRound(
   round: Round,
   damages: readonly WorkedDamage[],
   marks: ReadonlyMap<string, OpMark>,
+  air: Air,
 ): Placed[] {
   const hit = damages.flatMap((damage) => placesOf(round, damage));
   const brought = hit.flatMap((each) => bring(each, placed, round, marks));
@@ -48,16 +50,20 @@ export function withRound(
     (draft.row.lasts && stands(draft).length > 0) ||
     (others.has(draft.damage) &&
       isAfter(round.station, draft.station) &&
-      stands(draft).some(({ id, lead }) => lead.stem === draft.stem && !marks.has(id)));
+      stands(draft).some(({ id, lead }) => lead.stem === draft.stem && !isBefore(round, marks.get(id))));
   return [
     ...kept,
     ...merge(
       brought.filter((draft) => !known(draft)),
       round.round,
       marks,
+      air,
     ),
   ];
 }
+
+/** Done before a round was opened: what was done since did the places of the round too. */
+const isBefore = ({ at }: Round, mark: OpMark | undefined): boolean => mark !== undefined && Date.parse(mark.at) < Date.parse(at);
 
 /** A damage with those of its places that a round goes back to. */
 interface Hit {

@@ -1,8 +1,12 @@
-/** When an act may be done. Ms since the epoch; `since` = from when it is waited for. */
+import { middle, type Range } from "../catalogue";
+
+/** When an act may be begun. Ms since the epoch; `since` = from when it is waited for. */
 export interface ActTimes {
   readonly from?: number | undefined;
   readonly until?: number | undefined;
   readonly since?: number | undefined;
+  /** How long hands are at it, min. */
+  readonly hands_min?: number | undefined;
   /** Why it can't ever be, as things stand. */
   readonly never?: string | undefined;
 }
@@ -13,15 +17,24 @@ export type ActState = "now" | "closing" | "too-early" | "too-late" | "never";
 /** Its last 15 minutes, or the last quarter where the window is short. */
 const CLOSING_MS = 15 * 60_000;
 
+const MINUTE = 60_000;
+
 /**
- * Where an act stands at `now`, ms, by its times alone: what list, Bench, Shelf, keys and the server's admission say.
+ * How long hands are at an act, whole minutes, at least one: in the middle of what was planned, as the plan's own clock takes it.
+ * @example minutesAtIt([4, 10]) // 6
+ */
+export const minutesAtIt = (planned: Range): number => Math.max(1, Math.round(middle(planned)));
+
+/**
+ * Where an act stands that is done at `now`, ms, by its times alone: what list, Bench, Shelf, keys and the server's admission say. It takes its
+ * minutes: it is in its window if it was begun before that closed and is done after it opened.
  * @example actState({ from: 10, until: 20 }, 25) // "too-late"
  */
-export function actState({ from = 0, until, since = from, never }: ActTimes, now: number): ActState {
+export function actState({ from = 0, until, since = from, never, hands_min = 0 }: ActTimes, now: number): ActState {
   if (never !== undefined) return "never";
   if (from > now) return "too-early";
   if (until === undefined) return "now";
-  if (until < now) return "too-late";
+  if (until + hands_min * MINUTE < now) return "too-late";
   return until - now <= Math.min(CLOSING_MS, (until - Math.max(from, since)) / 4) ? "closing" : "now";
 }
 

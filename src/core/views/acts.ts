@@ -1,6 +1,6 @@
 import type { Operation } from "../plan/plan.schema";
 import { formatMinutes, inSentence, present } from "../units";
-import { type ActState, actState } from "./actState";
+import { type ActState, actState, minutesAtIt } from "./actState";
 import { type EdgeTimes, waitsOf } from "./edgeTimes";
 import type { Worked } from "./worked";
 
@@ -77,7 +77,7 @@ function timedAct(op: Operation, timed: readonly EdgeTimes[], now: number): Act 
     ...(until === undefined ? {} : { until, since: closing?.since ?? from }),
     ...present({ clock: closing?.clock ?? latest?.clock }),
   };
-  const state = actState({ from, until }, now);
+  const state = actState({ from, until, hands_min: minutesAtIt(op.hands_min) }, now);
   const needs = isLooking(op) ? "nothing" : "reason";
   if (state === "too-early") {
     const passed = `${formatMinutes((now - begun) / MINUTE)} of ${formatMinutes((from - begun) / MINUTE)}`;

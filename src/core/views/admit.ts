@@ -8,7 +8,7 @@ import type { Treatment } from "../record/treatment";
 import { DAMAGE_LABELS } from "../survey/measures.data";
 import { wayRow } from "../survey/ways";
 import { inSentence, present } from "../units";
-import { WHY } from "./actState";
+import { actState, WHY } from "./actState";
 import { actsOf } from "./acts";
 import type { Worked } from "./worked";
 
@@ -45,11 +45,11 @@ const CHECKS: { readonly [K in EventKind]?: Check<K> } = {
   matched: ({ treatment }, { damage = "d1" }) =>
     treatment.damages.some(({ id }) => id === damage) ? undefined : "Survey the damage first.",
   done: admitDone,
-  "batch-mixed": (asked, { op, start, against }) => {
+  "batch-mixed": (asked, { op, start, against, hands_min }) => {
     const planned = asked.worked?.repair.operations.find(({ id }) => id === op);
     if (planned && (planned.kind !== "mix" || planned.class !== start.class))
       return "Nothing of that class is mixed there: the plan may have changed since you opened the page. Look at the step again.";
-    return admitDone(asked, { kind: "done", op, ...present({ against }) });
+    return admitDone(asked, { kind: "done", op, ...present({ against, hands_min }) });
   },
   "found-soft": (asked, { op }) => needsPlan(asked) ?? (asked.worked?.clocks.has(op) ? undefined : "No clock was started there."),
   "came-out": (asked, { op }) =>
@@ -106,7 +106,7 @@ function knownOp({ worked }: Asked, op: string): string | undefined {
 }
 
 /** Too early, too late and out of order are possible with a reason, which the record keeps; a second time is not. */
-function admitDone(asked: Asked, { op, against }: Extract<EventBody, { kind: "done" }>): Refusal | undefined {
+function admitDone(asked: Asked, { op, against, hands_min = 0 }: Extract<EventBody, { kind: "done" }>): Refusal | undefined {
   const missing = needsPlan(asked) ?? knownOp(asked, op);
   if (missing || !asked.worked) return missing;
   const act = actsOf(asked.worked, asked.at).find((each) => each.op.id === op);
@@ -115,7 +115,10 @@ function admitDone(asked: Asked, { op, against }: Extract<EventBody, { kind: "do
   if (against) return undefined;
   const later = asked.past ? standsAfter(asked.worked, act.op, asked.at) : undefined;
   if (later) return { path: WHY, message: `${later} Correct the time, or say why it is right all the same.` };
-  if (act.needs === "nothing") return undefined;
+  const { until, from } = act;
+  // hands that were longer at it than planned began it sooner
+  const inTime = act.state === "too-late" && actState({ from, until, hands_min }, asked.at) !== "too-late";
+  if (act.needs === "nothing" || inTime) return undefined;
   const what = act.because ? "" : `: ${inSentence(act.op.title)}`;
   return { path: WHY, message: `${act.because} ${act.consequence ?? ""} Say why it is done all the same${what}.` };
 }

@@ -1,6 +1,7 @@
 import type { Station } from "../catalogue";
 import { present } from "../units";
 import { type ActState, actState, byUrgency } from "./actState";
+import { isInHand, leadOf } from "./chain";
 
 /** "Trim with a blade", why, and for how long hands are on it. */
 export interface Words {
@@ -19,6 +20,10 @@ export interface BriefAct extends Words {
   readonly until?: number;
   readonly since?: number;
   readonly never?: string;
+  /** Hands at it and at all that must follow at once, min. */
+  readonly chain_min: number;
+  /** It follows at once on what was begun. */
+  readonly in_hand?: true;
   /** What is touched or spoilt: said while it is too early. */
   readonly hands_off: string;
   readonly material?: string;
@@ -69,13 +74,17 @@ export function waitsAt({ closed, acts }: ActBrief, now: number): BriefAct[] {
 export function actAt({ closed, station, idle, acts, broken }: ActBrief, now: number): NextAct {
   if (closed) return { state: "closed", station: "close", tokens: [], ...idle };
   if (broken !== undefined) return { state: "never", station, tokens: [], title: "Can’t be worked out", why: broken, hands_min: 5 };
-  const [first] = acts.map((act): Ranked => ({ act, ...act, state: actState(act, now) })).sort(byUrgency);
+  const ranked = acts.map((act): Ranked => ({ act, ...act, state: actState(act, now) })).sort(byUrgency);
+  const first = ranked.find(isInHand) ?? ranked[0];
   const pressing = first && (first.state === "closing" || first.state === "never");
   if (!first || (CHOOSING.includes(station) && !pressing)) return { state: "now", station, tokens: [], ...idle };
-  return nextOf(first);
+  const lead = leadOf(first, ranked, now);
+  return lead === first ? nextOf(first) : { ...nextOf(lead), why: lead.state === "too-early" ? HELD : lead.act.why };
 }
 
-interface Ranked {
+const HELD = "Wait for it: what else is open would run past its window.";
+
+interface Ranked extends Pick<BriefAct, "from" | "until" | "chain_min" | "in_hand"> {
   readonly act: BriefAct;
   readonly state: ActState;
 }

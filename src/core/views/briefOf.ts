@@ -1,14 +1,14 @@
 import { classRow, stationLabel } from "../catalogue";
 import { STATION_ORDER, type Treatment } from "../record/treatment";
+import { minutesAtIt } from "./actState";
 import { type Act, actsOf } from "./acts";
 import type { ActBrief, BriefAct, Words } from "./brief";
+import { chainOf, followsAtOnce } from "./chain";
 import type { Worked } from "./worked";
 
 const SURVEY: Words = { title: "Survey the damage", why: "Look and measure before anything is touched.", hands_min: 15 };
 const MATCH: Words = { title: "Choose the materials", why: "The survey is done: see what fits and why.", hands_min: 10 };
 const CLOSED: Words = { title: "Closed", why: "", hands_min: 0 };
-
-const middle = ([low, high]: readonly [number, number]) => Math.max(1, Math.round((low + high) / 2));
 
 /** Settle everything but the time. */
 export function briefOf(treatment: Treatment, worked: Worked | undefined, now: number): ActBrief {
@@ -28,9 +28,10 @@ export function briefOf(treatment: Treatment, worked: Worked | undefined, now: n
 }
 
 function frontier(worked: Worked, numbers: ReadonlyMap<string, number>, now: number): BriefAct[] {
+  const chain = chainOf(worked.repair.operations.filter(({ id }) => !worked.marks.has(id)));
   return actsOf(worked, now)
     .filter(({ state }) => state === "now" || state === "too-early" || state === "too-late" || state === "never")
-    .map((act) => briefAct(act, worked, numbers))
+    .map((act) => briefAct(act, worked, numbers, chain(act.op.id)))
     .flatMap((act) => [...cupInHand(act, worked, now), act]);
 }
 
@@ -50,6 +51,7 @@ function briefAct(
   { op, from, until, since, clock, state, because, consequence }: Act,
   worked: Worked,
   numbers: ReadonlyMap<string, number>,
+  chain_min: number,
 ): BriefAct {
   const tokens = op.damages.flatMap((damage) => numbers.get(damage) ?? []).sort((a, b) => a - b);
   const material = clock ? worked.clocks.get(clock)?.material : undefined;
@@ -58,7 +60,9 @@ function briefAct(
     station: op.station,
     title: op.title,
     why: op.why,
-    hands_min: middle(op.hands_min),
+    hands_min: minutesAtIt(op.hands_min),
+    chain_min,
+    ...followsAtOnce(op),
     tokens,
     ...(from === undefined ? {} : { from }),
     ...(until === undefined ? {} : { until }),

@@ -7,7 +7,7 @@ import { frontOf, instrumentFor, instrumentLabel, instrumentsAt } from "./instru
 const HOUR = 3_600_000;
 const NOON = Date.parse("2026-10-07T12:00:00+02:00");
 const WALL = wall("Europe/Berlin");
-const NOTHING = { because: "", consequence: "" };
+const NOTHING = { because: "", consequence: "", hands_min: [4, 10] as const };
 const timed = (state: "now" | "too-early" | "too-late" | "blocked" | "never", over: object = {}) => ({ state, ...NOTHING, ...over });
 
 test("a mix that may be made says its grams; once its window closes the time left counts more", () => {
@@ -44,6 +44,8 @@ const list = fc.array(operation, { maxLength: 8 }).map((all) =>
     return {
       id: String(i),
       state,
+      hands_min: [1, 1] as const,
+      chain_min: 1,
       from: NOON + start * 60_000,
       ...(until === undefined ? {} : { until: NOON + until * 60_000 }),
     };
@@ -62,10 +64,24 @@ test("what is up is one of the list; nothing that waits or is blocked leads whil
 });
 
 test("a closing window stands before what has no hurry", () => {
-  const first = { id: "sweep", state: "now" as const };
-  const closing = { id: "press-in", state: "now" as const, from: NOON - HOUR, since: NOON - HOUR, until: NOON + 60_000 };
+  const first = { id: "sweep", state: "now" as const, hands_min: [4, 4] as const, chain_min: 4 };
+  const closing = { ...first, id: "press-in", from: NOON - HOUR, since: NOON - HOUR, until: NOON + 60_000 };
   expect(upOf([first, closing], NOON)).toBe("press-in");
   expect(upOf([first, { ...closing, until: NOON + 20 * HOUR }], NOON)).toBe("sweep");
+});
+
+test("nothing leads that would run past a window which can still be met: that is waited for, though it opens later", () => {
+  const mix = { id: "mix-2", state: "now" as const, hands_min: [7, 7] as const, chain_min: 15 };
+  const trim = { ...mix, id: "trim", state: "too-early" as const, chain_min: 8, from: NOON + 6 * 60_000, until: NOON + 11 * 60_000 };
+  expect(upOf([mix, trim], NOON)).toBe("trim");
+  expect(upOf([{ ...mix, chain_min: 10 }, trim], NOON)).toBe("mix-2");
+  // what can't be met any more holds nothing up
+  expect(upOf([mix, { ...trim, state: "too-late", from: NOON - HOUR, until: NOON - HOUR }], NOON)).toBe("mix-2");
+});
+
+test("a window is closed to what is not begun: what is under way is told by when it had to be begun", () => {
+  const under_way = cardOf(timed("now", { from: NOON - HOUR, until: NOON - 60_000 }), NOON, WALL);
+  expect(under_way).toMatchObject({ sign: "soon", when: "begun by 11:59" });
 });
 
 test("every kind of operation brings an instrument of its own station, and every instrument has its word", () => {

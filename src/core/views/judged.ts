@@ -1,7 +1,7 @@
 import type { Operation } from "../plan/plan.schema";
 import type { BodyOf } from "../record/events.schema";
 import { type Entry, is, type Treatment } from "../record/treatment";
-import { actState } from "./actState";
+import { actState, minutesAtIt } from "./actState";
 import { waitsOf } from "./edgeTimes";
 import type { Worked } from "./worked";
 
@@ -9,11 +9,17 @@ export type Against = NonNullable<BodyOf<"done">["against"]>;
 
 const MINUTE = 60_000;
 
+/** When an act was done, ms, and how long hands were at it, min. */
+interface DoneAt {
+  readonly at: number;
+  readonly hands_min?: number | undefined;
+}
+
 /**
- * What stands against an act at the time at which it was done, `at` in ms, by what is on record of before then and by the clocks that ran:
+ * What stands against an act at the time at which it was done, by what is on record of before then and by the clocks that ran:
  * early, late, or out of order; undefined where it was in order, whatever was said of it when it was entered.
  */
-function judge(op: Operation, at: number, said: Against, worked: Worked): Against | undefined {
+function judge(op: Operation, { at, hands_min = minutesAtIt(op.hands_min) }: DoneAt, said: Against, worked: Worked): Against | undefined {
   const known = new Set(worked.repair.operations.map(({ id }) => id));
   const edges = op.after.filter((edge) => known.has(edge.op));
   const { because } = said;
@@ -25,7 +31,7 @@ function judge(op: Operation, at: number, said: Against, worked: Worked): Agains
   const timed = waitsOf(worked)(op);
   const last = timed.reduce((late, each) => (each.from > late.from ? each : late), { from: 0, since: at });
   const until = Math.min(...timed.map((each) => each.until ?? Infinity));
-  const state = timed.some(({ never }) => never !== undefined) ? "too-early" : actState({ from: last.from, until }, at);
+  const state = timed.some(({ never }) => never !== undefined) ? "too-early" : actState({ from: last.from, until, hands_min }, at);
   if (state === "too-late") return { state, because };
   if (state !== "too-early") return undefined;
   const asked = last.from - last.since;
@@ -49,7 +55,7 @@ export function toldEntries(treatment: Treatment, worked: Worked | undefined): r
 function rejudged(entry: Entry<"done"> | Entry<"batch-mixed">, op: Operation, worked: Worked): Entry {
   const { against: said, ...body } = entry.body;
   if (!said) return entry;
-  const against = judge(op, Date.parse(entry.at), said, worked);
+  const against = judge(op, { at: Date.parse(entry.at), hands_min: body.hands_min }, said, worked);
   if (against) return { ...entry, body: { ...body, against } } as Entry;
   const note = [body.note, said.because].filter(Boolean).join(". ").slice(0, 2000);
   return { ...entry, body: { ...body, note } } as Entry;

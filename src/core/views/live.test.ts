@@ -3,7 +3,7 @@ import { type OperationView, operationViews } from "./operationView";
 import { CHOSEN, NOON, see } from "./story.fixture";
 
 const MINUTE = 60_000;
-const base = { state: "now", id: "b", because: "" } as unknown as OperationView;
+const base = { state: "now", id: "b", because: "", hands_min: [1, 1] } as unknown as OperationView;
 const none = new Map<string, number>();
 
 test("a page that is left open goes with the clock: early, now, late", () => {

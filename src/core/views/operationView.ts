@@ -11,6 +11,7 @@ import { type Mark, materialTaken, type Treatment } from "../record/treatment";
 import { placeSize } from "../survey/place";
 import { plain, present } from "../units";
 import type { Act } from "./acts";
+import { chainOf, followsAtOnce } from "./chain";
 import { type Instrument, instrumentFor } from "./instrument";
 import { type Against, toldEntries } from "./judged";
 import { type JarChoice, jarsFor, type StockProduct } from "./stock";
@@ -46,6 +47,10 @@ export interface OperationView
   /** While it is blocked: what it waits for, and how long after that. */
   readonly after?: ReadonlyArray<Pick<Operation["after"][number], "op" | "min_min" | "max_min">>;
   readonly because: string;
+  /** Hands at it and at all that must follow at once, min. */
+  readonly chain_min: number;
+  /** It follows at once on what was begun. */
+  readonly in_hand?: true;
   /** Of a step that photographs: the moment it is for, and how many pictures of it are kept. */
   readonly pictures?: { readonly moment: Moment; readonly kept: number };
   readonly consequence?: string;
@@ -125,6 +130,7 @@ export function operationViews(
       ),
     ),
     round: worked.repair.rounds.length + 1,
+    chain: chainOf(worked.repair.operations.filter(({ id }) => !worked.marks.has(id))),
     against: new Map(toldEntries(treatment, worked).map(({ id, body }) => [id, "against" in body ? body.against : undefined])),
   };
   return acts.map((act) => viewOf(act, seen));
@@ -140,13 +146,14 @@ interface Seen {
   /** Operations whose clocks are waited for. */
   readonly held: ReadonlySet<string>;
   readonly round: number;
+  readonly chain: (op: string) => number;
   /** What stands against what was done, by its entry. */
   readonly against: ReadonlyMap<string, Against | undefined>;
 }
 
 function viewOf(act: Act, seen: Seen): OperationView {
   const { op } = act;
-  const { worked, products, now, numbers, held } = seen;
+  const { worked, products, now, numbers, held, chain } = seen;
   const { id, round, station, kind, title, text, why, done_when, damages, places, status, role, mind } = op;
   const { layer, need_cm3, waste_pct } = op;
   const mark = worked.marks.get(id);
@@ -160,6 +167,8 @@ function viewOf(act: Act, seen: Seen): OperationView {
     text: mark?.body.words ?? text,
     why,
     done_when,
+    chain_min: chain(id),
+    ...followsAtOnce(op),
     damages,
     places,
     status,

@@ -1,7 +1,7 @@
 import { type Station, stationLabel } from "../catalogue";
 import { STATION_ORDER, type Treatment } from "../record/treatment";
 import { formatMinutes, type Wall } from "../units";
-import { actState } from "./actState";
+import { actState, minutesAtIt } from "./actState";
 import type { ActBrief, NextAct } from "./brief";
 import { actAt } from "./brief";
 import type { Worked } from "./worked";
@@ -75,7 +75,7 @@ function stopOf(station: Station, { treatment, worked, act, tokens, wall, now }:
 }
 
 const subOf = (open: ReadonlyArray<{ readonly hands_min: readonly [number, number] }>) =>
-  `${open.length} to do, ${formatMinutes(open.reduce((sum, { hands_min }) => sum + (hands_min[0] + hands_min[1]) / 2, 0))}`;
+  `${open.length} to do, ${formatMinutes(open.reduce((sum, { hands_min }) => sum + minutesAtIt(hands_min), 0))}`;
 
 function statusOf(
   station: Station,

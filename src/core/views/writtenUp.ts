@@ -1,6 +1,6 @@
 import type { Operation } from "../plan/plan.schema";
 import { inSentence, present, type ReadTime, readTime, type Wall } from "../units";
-import { actState } from "./actState";
+import { actState, minutesAtIt } from "./actState";
 import { type EdgeTimes, edgeTimes, waitsOf } from "./edgeTimes";
 import type { OperationView } from "./operationView";
 import type { Worked } from "./worked";
@@ -122,7 +122,7 @@ export function placed(rows: readonly UpRow[], typed: ReadonlyMap<string, UpType
     const found =
       text.trim() === ""
         ? proposed(window, end, minutesOf(row, took) * MINUTE, context.now)
-        : asTyped(readTime(text, { ...context, after: end }), window, context.now);
+        : asTyped(readTime(text, { ...context, after: end }), window, minutesOf(row, took), context.now);
     if (found.at !== undefined) {
       spans.set(id, found.at);
       end = Math.max(end, found.at);
@@ -135,7 +135,7 @@ type Found = Pick<PlacedRow, "state" | "at" | "because" | "fits_at">;
 
 /** As soon as hands are free and it is ready, plus its minutes; what sets meanwhile is done before it has set. */
 function proposed({ blocker, from, until = Infinity, because, behind }: Window, end: number, hands: number, now: number): Found {
-  const at = wholeMinute(Math.max(end, from, behind.at) + hands, from, until);
+  const at = wholeMinute(Math.max(end, from, behind.at) + hands, from, until + hands);
   if (blocker !== undefined) return { state: "to-come", because: blocker };
   if (at > now) return { state: "to-come", ...present({ because: from > end ? because : undefined }) };
   return { state: "fits", at, ...present({ because: from > end ? because : undefined }) };
@@ -147,12 +147,12 @@ function wholeMinute(ms: number, from: number, until: number): number {
   return next <= until ? next : Math.max(Math.floor(until / MINUTE) * MINUTE, Math.min((from + until) / 2, until));
 }
 
-function asTyped(read: ReadTime, { blocker, from, until, because, closes, behind }: Window, now: number): Found {
+function asTyped(read: ReadTime, { blocker, from, until, because, closes, behind }: Window, hands_min: number, now: number): Found {
   if (!read.ok) return { state: "unreadable", because: read.says };
   const { at } = read;
   if (at > now + SLACK) return { state: "unreadable", because: "That lies in the future: enter what is done." };
   if (blocker !== undefined) return { state: "blocked", at, because: blocker };
-  const state = actState({ from, until }, at);
+  const state = actState({ from, until, hands_min }, at);
   if (state === "too-early") return { state, at, fits_at: from, because };
   if (state === "too-late") return { state, at, because: closes, ...present({ fits_at: until }) };
   if (at < behind.at) return { state: "blocked", at, fits_at: behind.at, because: `It comes after “${inSentence(behind.title)}”` };
@@ -162,7 +162,7 @@ function asTyped(read: ReadTime, { blocker, from, until, because, closes, behind
 /** Minutes of hands as typed, else as planned. */
 export function minutesOf({ operation: { hands_min } }: UpRow, took: string): number {
   const typed = Number(took.trim().replace(",", "."));
-  return took.trim() !== "" && Number.isFinite(typed) && typed >= 0 ? typed : Math.max(1, Math.round((hands_min[0] + hands_min[1]) / 2));
+  return took.trim() !== "" && Number.isFinite(typed) && typed >= 0 ? typed : minutesAtIt(hands_min);
 }
 
 /** When a row was done, ms; what is left out starts no clock. */

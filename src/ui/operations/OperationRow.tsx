@@ -1,5 +1,6 @@
 "use client";
 import { formatMinutes } from "@/core/units";
+import { minutesAtIt } from "@/core/views/actState";
 import { cardOf } from "@/core/views/card";
 import type { OperationView } from "@/core/views/operationView";
 import { useNow, useWall } from "../frame/now";
@@ -46,7 +47,7 @@ export function OperationRow({ operation, several, kept, open, fixed }: Props) {
           </span>
           {kept ? <Sign name="away">kept here, on its way</Sign> : <span className="sub one-line block leading-[16px]">{line}</span>}
         </span>
-        <span className="pl-3 [font-stretch:86%]">{formatMinutes((hands_min[0] + hands_min[1]) / 2)}</span>
+        <span className="pl-3 [font-stretch:86%]">{formatMinutes(minutesAtIt(hands_min))}</span>
       </button>
     </li>
   );

@@ -1,5 +1,6 @@
 import type { BodyOf } from "@/core/record/events.schema";
 import { present, readTime, TIME_FORMS, type TimeContext } from "@/core/units";
+import { minutesAtIt } from "@/core/views/actState";
 import type { OperationView } from "@/core/views/operationView";
 import type { JarChoice } from "@/core/views/stock";
 import { parseNumber } from "../forms/parse";
@@ -38,8 +39,7 @@ export interface DoDraft {
 export const NO_JAR = "none";
 
 /** Minutes as they are planned: shown where none are typed, never recorded. */
-export const plannedMinutes = ({ hands_min }: Pick<OperationView, "hands_min">): string =>
-  String(Math.max(1, Math.round((hands_min[0] + hands_min[1]) / 2)));
+export const plannedMinutes = ({ hands_min }: Pick<OperationView, "hands_min">): string => String(minutesAtIt(hands_min));
 
 export const startDraft = ({ parts }: OperationView): DoDraft => ({
   minutes: "",

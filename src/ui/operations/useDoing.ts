@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import type { Problem } from "@/core/problem";
-import { actState, WHY } from "@/core/views/actState";
+import { actState, minutesAtIt, WHY } from "@/core/views/actState";
 import type { OperationView } from "@/core/views/operationView";
 import type { Air } from "../frame/climate";
 import { useWall } from "../frame/now";
@@ -68,7 +68,7 @@ function refusalOf(last: ReturnType<typeof useLog>["refusedHere"], op: string, a
 }
 
 /** How a typed time stands to the plan as far as the page knows its window. */
-function againstAt({ from, until }: OperationView, at: number | undefined): AgainstPlan {
-  const state = at === undefined ? "now" : actState({ from, until }, at);
+function againstAt({ from, until, hands_min }: OperationView, at: number | undefined): AgainstPlan {
+  const state = at === undefined ? "now" : actState({ from, until, hands_min: minutesAtIt(hands_min) }, at);
   return { state: state === "too-early" || state === "too-late" ? state : "blocked" };
 }
