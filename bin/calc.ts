@@ -5,7 +5,8 @@ import { calc } from "../src/core/calc";
 import type { PlanInput } from "../src/core/plan/plan.schema";
 import { planned } from "../src/core/plan/planCalc";
 import { longSheetOf, titleOf } from "../src/core/plan/sheet";
-import { shortSheetOf, usualHours } from "../src/core/plan/shortSheet";
+import { shortSheetOf } from "../src/core/plan/shortSheet";
+import { usualHours } from "../src/core/plan/workSheet";
 import { type Problem, problem } from "../src/core/problem";
 
 const USAGE =

@@ -21,12 +21,12 @@ const VIEWS = [
   ["join", `/treatments/${treatment("figure-hand")}/join`, 1280, 800],
   ["at-the-bench", `/treatments/${treatment("carousel-hare")}/colour`, 1280, 800, undefined, {}, "b"],
   ["fill", `/treatments/${treatment("lemonade-jar")}/fill`, 1280, 800],
-  ["amounts", `/treatments/${treatment("concertina")}/fill`, 1280, 800, "Amounts and cups"],
   ["written-up", `/treatments/${treatment("booth-counter")}/written-up`, 1280, 800],
   ["level", `/treatments/${treatment("booth-counter")}/level`, 1280, 800],
   ["level-tablet", `/treatments/${treatment("booth-counter")}/level`, 820, 1180],
   ["recipe", `/treatments/${treatment("carousel-hare")}/colour`, 1280, 800, "Recipe", { "Colour to meet": "47 22 34" }],
   ["close", `/treatments/${treatment("prize-saucer")}/close`, 1280, 800],
+  ["work-sheet", `/treatments/${treatment("carousel-hare")}/work-sheet`, 1280, 1100],
   ["record", `/treatments/${treatment("prize-saucer")}/record`, 1280, 1100],
 ];
 

@@ -3,7 +3,8 @@ import path from "node:path";
 import type { PlanInput } from "../src/core/plan/plan.schema";
 import { planned } from "../src/core/plan/planCalc";
 import { titleOf } from "../src/core/plan/sheet";
-import { shortSheetOf, usualHours } from "../src/core/plan/shortSheet";
+import { shortSheetOf } from "../src/core/plan/shortSheet";
+import { usualHours } from "../src/core/plan/workSheet";
 
 /** Write the work sheet of every kept job beside it. */
 const folder = path.resolve("docs/jobs");

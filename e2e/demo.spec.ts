@@ -273,6 +273,24 @@ test("a second round stands on the route with its cause, and the record tells it
   await expect(page.getByText(/the tip is 0.4 mm low at the seam/).first()).toBeVisible();
 });
 
+test("the work sheet tells what is left by the clock, with a box at everything that is done; what can’t be planned says why", async ({
+  page,
+}) => {
+  await page.goto(`/treatments/${demoTreatment("lemonade-jar")}/fill`);
+  await page.getByRole("button", { name: "More for this treatment" }).click();
+  await page.getByRole("link", { name: "The work sheet, for print" }).click();
+  await expect(page.getByRole("heading", { level: 1 })).toContainText("Lemonade jar");
+  await expect(page.getByRole("heading", { name: "Have ready" })).toBeVisible();
+  await expect(page.getByRole("heading", { name: /^(Mon|Tue|Wed|Thu|Fri) \d/ }).first()).toBeVisible();
+  await expect(page.getByText(/Trim with a blade/)).toBeVisible();
+  await expect(page.getByText("Photograph the damage in raking light")).toHaveCount(0);
+  await page.emulateMedia({ media: "print" });
+  await expect(page.getByRole("link", { name: "Write up what is ticked" })).toBeHidden();
+  const { treatment } = await newTreatment(page);
+  await page.goto(`/treatments/${treatment}/work-sheet`);
+  await expect(page.getByRole("link", { name: "Choose the materials first" })).toBeVisible();
+});
+
 test("a closed treatment takes no work until it is reopened with a reason", async ({ page }) => {
   const { treatment } = await newTreatment(page);
   await write(page, treatment, 0, SURVEYED);

@@ -41,6 +41,7 @@ test("at the bench by pedal keys alone: next, before, done, taken back, and out 
   await page.keyboard.press("Backspace");
   await expect.poll(() => kinds(page, treatment)).toEqual(["done", "withdrawn", "done", "withdrawn"]);
   await expect(title(page)).toHaveText("Test for lead");
+  await expect(bench(page).getByText("at it")).toBeVisible();
   await page.keyboard.press("Space");
   await expect(bench(page).getByText("paused")).toBeVisible();
   await page.keyboard.press("Escape");

@@ -24,6 +24,7 @@ const VIEWS: ReadonlyArray<readonly [name: string, path: () => string]> = [
   ["colour", () => `/treatments/${demoTreatment("carousel-hare")}/colour`],
   ["written up", () => `/treatments/${demoTreatment("booth-counter")}/written-up`],
   ["close", () => `/treatments/${demoTreatment("prize-saucer")}/close`],
+  ["work sheet", () => `/treatments/${demoTreatment("carousel-hare")}/work-sheet`],
   ["record", () => `/treatments/${demoTreatment("prize-saucer")}/record`],
 ];
 

@@ -44,6 +44,8 @@ const Brief = strict({
       station: text(),
       tokens: Type.Array(Type.Integer()),
       never: Type.Optional(text()),
+      chain_min: Type.Number(),
+      in_hand: Type.Optional(Type.Literal(true)),
       hands_off: text(),
       material: Type.Optional(text()),
     }),

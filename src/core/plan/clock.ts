@@ -7,6 +7,8 @@ export interface ShopHours {
   readonly closes_min: number;
   readonly days: readonly number[];
   readonly offset_min: number;
+  /** Dates on which nobody is there, both ends included. */
+  readonly closed?: ReadonlyArray<{ readonly from: string; readonly to: string }>;
 }
 
 /** An operation at its time, ms since the epoch. `until`: it must be begun by then; `missed`: no working hour lies in its window. */
@@ -28,7 +30,7 @@ const PUT_OFF_MOST = (7 * DAY) / PUT_OFF_MIN;
  * The next moment from `t` on at which hands may be at it for so many minutes within one working day; longer work begins with the day.
  * @throws {RangeError} where the shop never opens
  */
-export function opening(t: number, minutes: number, { opens_min, closes_min, days, offset_min }: ShopHours): number {
+export function opening(t: number, minutes: number, { opens_min, closes_min, days, offset_min, closed = [] }: ShopHours): number {
   if (!days.some((day) => day >= 1 && day <= 7) || closes_min <= opens_min) throw new RangeError("the shop never opens in these hours");
   const local = t / MINUTE + offset_min;
   for (let day = Math.floor(local / DAY); ; day++) {
@@ -36,17 +38,29 @@ export function opening(t: number, minutes: number, { opens_min, closes_min, day
     const weekday = ((((day + 3) % 7) + 7) % 7) + 1;
     const from = Math.max(local, day * DAY + opens_min);
     const fits = from + Math.min(minutes, closes_min - opens_min) <= day * DAY + closes_min;
-    if (days.includes(weekday) && fits) return (from - offset_min) * MINUTE;
+    if (days.includes(weekday) && fits && !isClosed(day, closed)) return (from - offset_min) * MINUTE;
   }
+}
+
+/** Whether nobody is there on a day, counted from 1 January 1970. */
+function isClosed(day: number, closed: NonNullable<ShopHours["closed"]>): boolean {
+  const date = new Date(day * DAY * MINUTE).toISOString().slice(0, 10);
+  return closed.some(({ from, to }) => from <= date && date <= to);
 }
 
 /**
  * The operations that are open as one pair of hands does them in the shop's hours: in their order, each as soon as hands and clocks are
  * free; while hands would wait for one, another is done that is over by then. What starts a clock is put off until what has a window after it falls into working hours. Hands at the middle of their range.
+ * @param behind when what is done was done, ms: what waits for it waits from then
  */
-export function byTheClock(operations: readonly Operation[], at: number, hours: ShopHours): Timed[] {
+export function byTheClock(
+  operations: readonly Operation[],
+  at: number,
+  hours: ShopHours,
+  behind: ReadonlyMap<string, number> = new Map(),
+): Timed[] {
   const open = operations.filter(({ status }) => status === "open");
-  const ended = new Map<string, number>();
+  const ended = new Map(behind);
   const windows = windowsAfter(open);
   const known = new Set(open.map(({ id }) => id));
   const timed: Timed[] = [];

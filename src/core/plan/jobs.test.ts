@@ -3,7 +3,8 @@ import path from "node:path";
 import { JOB_FILES, job, jobInput, jobOf } from "./jobs.fixture";
 import { planned } from "./planCalc";
 import { longSheetOf, titleOf } from "./sheet";
-import { shortSheetOf, usualHours } from "./shortSheet";
+import { shortSheetOf } from "./shortSheet";
+import { usualHours } from "./workSheet";
 
 const between = (value: number | undefined, low: number, high: number) => {
   expect(value).toBeGreaterThanOrEqual(low);

@@ -1,7 +1,8 @@
 import { jobOf } from "./jobs.fixture";
 import type { PlanInput } from "./plan.schema";
 import { planned } from "./planCalc";
-import { shortSheetOf, usualHours } from "./shortSheet";
+import { shortSheetOf } from "./shortSheet";
+import { usualHours } from "./workSheet";
 
 const AT = "2026-10-06T09:00:00+02:00";
 

@@ -1,8 +1,9 @@
 import { byTheClock } from "./clock";
 import { JOB_FILES, jobInput } from "./jobs.fixture";
 import { planned } from "./planCalc";
-import { shortSheetOf, usualHours } from "./shortSheet";
+import { shortSheetOf } from "./shortSheet";
 import { bindingOf, sittingsOf } from "./sittings";
+import { usualHours } from "./workSheet";
 
 const MINUTE = 60_000;
 const sheets = JOB_FILES.map((file, i) => {

@@ -17,6 +17,9 @@ export function TreatmentDialog({ id, pieceId, title, close }: MenuOf & { close:
         <Link className="btn" href={`/objects/${pieceId}`}>
           The piece and its treatments
         </Link>
+        <Link className="btn" href={`/treatments/${id}/work-sheet`}>
+          The work sheet, for print
+        </Link>
         <Link className="btn" href={`/treatments/${id}/record`}>
           The record, for print
         </Link>
