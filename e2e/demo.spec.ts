@@ -291,6 +291,20 @@ test("the work sheet tells what is left by the clock, with a box at everything t
   await expect(page.getByRole("link", { name: "Choose the materials first" })).toBeVisible();
 });
 
+test("papers for owner and shelf: nothing is promised before it is signed, hands off until the clock says", async ({ page }) => {
+  await page.goto(`/treatments/${demoTreatment("carousel-hare")}/owner-card`);
+  await expect(page.getByText("Not signed yet: nothing is promised by this card.")).toBeVisible();
+  await expect(page.getByText(/^A tip was missing/)).toBeVisible();
+  await expect(page.getByRole("img", { name: /^Code of the mark HF-/ })).toBeVisible();
+  await expect(page.getByText("Never", { exact: true })).toBeVisible();
+  await page.goto(`/treatments/${demoTreatment("organ-pipe")}/shelf-label`);
+  await expect(page.getByRole("article")).toContainText("Organ pipe");
+  await expect(page.getByRole("article")).toContainText(/hands off until|No clock runs/);
+  const { width, height } = (await page.getByRole("article").boundingBox()) ?? { width: 0, height: 0 };
+  // 62 × 29 mm at 96 dots to the inch
+  expect([Math.round(width), Math.round(height)]).toEqual([234, 110]);
+});
+
 test("a closed treatment takes no work until it is reopened with a reason", async ({ page }) => {
   const { treatment } = await newTreatment(page);
   await write(page, treatment, 0, SURVEYED);

@@ -25,6 +25,9 @@ const VIEWS: ReadonlyArray<readonly [name: string, path: () => string]> = [
   ["written up", () => `/treatments/${demoTreatment("booth-counter")}/written-up`],
   ["close", () => `/treatments/${demoTreatment("prize-saucer")}/close`],
   ["work sheet", () => `/treatments/${demoTreatment("carousel-hare")}/work-sheet`],
+  ["owner’s card", () => `/treatments/${demoTreatment("prize-saucer")}/owner-card`],
+  ["owner’s card, several damages", () => `/treatments/${demoTreatment("carousel-hare")}/owner-card`],
+  ["shelf label", () => `/treatments/${demoTreatment("lemonade-jar")}/shelf-label`],
   ["record", () => `/treatments/${demoTreatment("prize-saucer")}/record`],
 ];
 

@@ -10,6 +10,7 @@ import type { Operation } from "./plan.schema";
 import type { Repair } from "./repair";
 import type { OpName } from "./rows";
 import { bindingOf, runsOf, type Sitting, sittingsOf, WAIT_MIN, withRepeats } from "./sittings";
+import { sumRanges } from "./sums";
 
 const MINUTE = 60_000;
 /** Whoever waits so long or longer is told until when; shorter windows pass while hands are at it, min. */
@@ -21,7 +22,7 @@ const HELD_BACK_MIN = 15;
 const MINDED = ["no-load", "too-cold"];
 
 /** A line of a sheet: what is done has a box to tick; what only is so, or was waited for, has none. */
-export interface SheetLine {
+interface SheetLine {
   readonly text: string;
   readonly box: boolean;
 }
@@ -58,14 +59,13 @@ export interface WorkSheet {
 /**
  * A repair on one page: what it may not be used for, what to have ready, then by the clock of the shop's hours from `at` (ms since the epoch)
  * on what is still open. What stops it stands alone.
- * @param behind when what is done was done, ms
  */
 export function workSheetOf(
   repair: Repair,
   title: string,
   at: number,
   hours: ShopHours,
-  behind: ReadonlyMap<string, number> = new Map(),
+  { behind = new Map(), names = new Map() }: Known = {},
 ): WorkSheet {
   const stops = repair.refer.filter(({ code }) => !MINDED.includes(code));
   if (stops.length > 0) return { ...NOTHING, title, stop: { because: stops.map(({ message }) => message), choose: choicesOf(repair) } };
@@ -77,13 +77,21 @@ export function workSheetOf(
   const byId = new Map([...before, ...timed].map((each) => [each.op.id, each]));
   return {
     title,
-    heads: headsOf(repair),
+    heads: headsOf(repair, names),
     minds: repair.refer.map(({ message }) => message),
-    sums: sumsOf(repair, timed, hours),
+    sums: sumsOf(repair, timed, hours, behind.size > 0),
     have_ready: toHave(repair),
-    rows: rowsOf(sittingsOf(timed), { all: repair.damages.length, hours, byId }),
+    rows: rowsOf(sittingsOf(timed), { all: repair.damages.length, at, hours, byId, names }),
     owner: ownerLines(repair, timed, hours),
   };
+}
+
+/** What a treatment knows beyond its plan. */
+interface Known {
+  /** When what is done was done, ms. */
+  readonly behind?: ReadonlyMap<string, number>;
+  /** The numbers of damages and what they are called, by their ids; absent = by those. */
+  readonly names?: ReadonlyMap<string, { readonly tag: string; readonly title: string }>;
 }
 
 const NOTHING = { heads: [], minds: [], sums: "", have_ready: [], rows: [], owner: [] } as const;
@@ -102,19 +110,22 @@ export function usualHours(at: string): ShopHours {
   return { opens_min: 480, closes_min: 1080, days: [1, 2, 3, 4, 5], offset_min: sign === "-" ? -offset : offset };
 }
 
-const headsOf = ({ damages }: Repair): WorkSheet["heads"] =>
+const headsOf = ({ damages }: Repair, names: NonNullable<Known["names"]>): WorkSheet["heads"] =>
   damages.map(({ id, survey: { damage }, context: { f }, way }) => ({
-    tag: damages.length > 1 ? `[${id}]` : "",
-    words: `${sizeOf(damage)}, ${inSentence(f.on.label)}, ${inSentence(f.finish.label)}: ${inSentence(way.label)}.`,
+    tag: damages.length > 1 ? `[${names.get(id)?.tag ?? id}]` : "",
+    words: `${damages.length > 1 && names.get(id)?.title ? `${names.get(id)?.title}: ` : ""}${sizeOf(damage)}, ${inSentence(f.on.label)}, ${inSentence(f.finish.label)}: ${inSentence(way.label)}.`,
   }));
 
 const span = ([low, high]: readonly [number, number]) =>
   Math.round(low) === Math.round(high) ? formatMinutes(low) : `${formatMinutes(low)} to ${formatMinutes(high)}`;
 
-function sumsOf({ hands_min, cost_eur }: Repair, timed: readonly Timed[], hours: ShopHours): string {
+function sumsOf({ hands_min, cost_eur }: Repair, timed: readonly Timed[], hours: ShopHours, begun: boolean): string {
   const last = timed.at(-1);
+  const left = sumRanges(timed.map(({ op }) => op.hands_min));
   const ready = last ? ` · ready ${dayOf(last.end, hours)} ${hourOf(last.end, hours)} if begun at once` : "";
-  return `Hands ${span(hands_min)}${ready} · material ${euros(cost_eur)}`;
+  return begun
+    ? `Hands ${span(left)} still${ready.replace(" if begun at once", "")} · material of all of it ${euros(cost_eur)}`
+    : `Hands ${span(hands_min)}${ready} · material ${euros(cost_eur)}`;
 }
 
 /** Materials with all that is weighed of them, what is let in or stuck on by the piece, small stuff, and grades. What guards hands and lungs stands where the hand is. */
@@ -138,6 +149,9 @@ const numberIn = (label: string): number => Number(/\d+/.exec(label)?.[0] ?? 0);
 /** What every line of the day plan is written with: how many damages there are, the hours, each operation at its time. */
 interface Told {
   readonly all: number;
+  /** From when on it is planned, ms. */
+  readonly at: number;
+  readonly names: NonNullable<Known["names"]>;
   readonly hours: ShopHours;
   readonly byId: ReadonlyMap<string, Timed>;
 }
@@ -234,14 +248,18 @@ function sentence(ops: readonly Operation[]): string {
   return `${first.text}${each}`.replace(/\.?$/, ".");
 }
 
-function forWhich(run: readonly Timed[], { all }: Told): string {
+function forWhich(run: readonly Timed[], { all, names }: Told): string {
   const damages = [...new Set(run.flatMap(({ op }) => op.damages))];
-  return all < 2 || damages.length === 0 ? "" : `[${damages.length === all ? "all" : damages.join(" ")}] `;
+  return all < 2 || damages.length === 0
+    ? ""
+    : `[${damages.length === all ? "all" : damages.map((id) => names.get(id)?.tag ?? id).join(" ")}] `;
 }
 
 /** From when and until when, where a quick hand would be too early or a slow one too late; and that no working hour is left for it. */
-function windowOf({ op, start, until, missed }: Timed, sitting: readonly Timed[], { hours, byId }: Told): string {
-  if (missed && until !== undefined && dayOf(until, hours) === dayOf(start, hours))
+function windowOf({ op, start, until, missed }: Timed, sitting: readonly Timed[], { at, hours, byId }: Told): string {
+  if (missed && until !== undefined && until < at)
+    return ` (its window closed ${dayOf(until, hours)} ${hourOf(until, hours)}: look first, and say why)`;
+  if (missed && until !== undefined && dayOf(until, hours) === dayOf(start, hours) && isOpen(until, hours))
     return ` (by ${hourOf(until, hours)}: quick hands, or another pair)`;
   if (missed && until !== undefined)
     return ` (its window shuts ${dayOf(until, hours)} ${hourOf(until, hours)}, out of hours: stay for it, or begin another day)`;
@@ -255,6 +273,12 @@ function windowOf({ op, start, until, missed }: Timed, sitting: readonly Timed[]
   const day = late && dayOf(until, hours) !== dayOf(start, hours) ? `${dayOf(until, hours)} ` : "";
   const words = [...(from > 0 ? [`not before ${hourOf(from, hours)}`] : []), ...(late ? [`until ${day}${hourOf(until, hours)}`] : [])];
   return words.length > 0 ? ` (${words.join(", ")})` : "";
+}
+
+/** Whether the clock stands within the hours of a day. */
+function isOpen(t: number, { opens_min, closes_min, offset_min }: ShopHours): boolean {
+  const minute = (t / MINUTE + offset_min) % 1440;
+  return minute >= opens_min && minute <= closes_min;
 }
 
 const local = (t: number, { offset_min }: ShopHours) => new Date(t + offset_min * MINUTE);

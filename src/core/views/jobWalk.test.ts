@@ -76,10 +76,10 @@ const planOf = ({ on: [substrate, finish], damages, stance }: Drawn): PlanInput 
 
 test("of damages of any kind together hardly a piece misses a window, and all come to their signature", () => {
   const inputs = fc
-    .sample(pieces, { seed: 26, numRuns: 20 })
+    .sample(pieces, { seed: 26, numRuns: 14 })
     .map(planOf)
     .filter((input) => plan(input).refer.length === 0);
-  expect(inputs.length).toBeGreaterThan(8);
+  expect(inputs.length).toBeGreaterThan(5);
   // orders are one step of foresight, not a search: what two fills of quick plaster ask at once it can't always give
   expect(inputs.filter((input) => walk(input).wrong.length > 0).length).toBeLessThanOrEqual(1);
 });

@@ -5,7 +5,7 @@ import { CHOSEN, done, MINUTE, mixed, NOON, placed, ready, see, type Told, WALL 
 
 const WEEK = { days: [1, 2, 3, 4, 5], from: "08:00", to: "18:00", timezone: "UTC" };
 const sheetAt = (told: readonly Told[], minutes = 0, calendar = WEEK) =>
-  sheetOf(see(told, minutes).worked, "Jar", calendar, WALL, NOON + minutes * MINUTE);
+  sheetOf(see(told, minutes).treatment, see(told, minutes).worked, "Jar", calendar, WALL, NOON + minutes * MINUTE);
 
 test("it tells what is still open, from now on in the shop’s hours, and waits for the clocks that run", () => {
   const began = sheetAt([...CHOSEN, ...ready]);
@@ -38,6 +38,14 @@ test("nothing is put on a day on which nobody is there", () => {
     }),
     { numRuns: 15 },
   );
+});
+
+test("what has passed its window says so, and the hands that are told are those that are still to come", () => {
+  const long_ago: Told[] = [...CHOSEN, ...ready, [590, mixed(1)], [585, placed(1)], [0, mixed(2)], [-5, placed(2)]];
+  const { rows, sums } = sheetAt(long_ago, 3 * 1440);
+  expect(rows.flatMap(({ lines }) => lines.map(({ text }) => text)).join(" ")).toMatch(/its window closed \w{3} \d+ \w{3} \d+:\d\d/);
+  expect(sums).toMatch(/^Hands .* still/);
+  expect(sheetAt(CHOSEN).sums).not.toMatch(/still/);
 });
 
 test("hours are those of the shop’s own clock, in summer and in winter", () => {

@@ -1,5 +1,6 @@
 import type { ShopHours } from "../plan/clock";
 import { type WorkSheet, workSheetOf } from "../plan/workSheet";
+import type { Treatment } from "../record/treatment";
 import type { Calendar } from "../schedule/schedule.schema";
 import type { Wall } from "../units";
 import type { Worked } from "./worked";
@@ -15,7 +16,9 @@ export function hoursOf({ days, from, to, closed = [] }: Calendar, wall: Wall, n
 }
 
 /** The work sheet of what is still open of a treatment, from `now` (ms) on in the shop's hours; clocks that run are waited for. */
-export function sheetOf(worked: Worked, title: string, calendar: Calendar, wall: Wall, now: number): WorkSheet {
+export function sheetOf(treatment: Treatment, worked: Worked, title: string, calendar: Calendar, wall: Wall, now: number): WorkSheet {
+  // as the condition map numbers them, with the name that they were given
+  const names = new Map(treatment.damages.map(({ id, survey }, i) => [id, { tag: String(i + 1), title: survey.body.title ?? "" }]));
   const behind = new Map([...worked.marks].map(([op, { at }]) => [op, Date.parse(at)]));
-  return workSheetOf(worked.repair, title, now, hoursOf(calendar, wall, now), behind);
+  return workSheetOf(worked.repair, title, now, hoursOf(calendar, wall, now), { behind, names });
 }

@@ -40,7 +40,7 @@ export function OperationList(props: Props) {
   const shown = looking || open.length === 0 || behind.some(({ mark }) => mark?.low_mm !== undefined);
   return (
     <section aria-label={`What to do at ${stationLabel(station)}`} className="tasks dusty">
-      <header className="flex min-h-[44px] flex-wrap items-center gap-x-3 border-b-2 border-ink pr-4 pl-5">
+      <header className="flex min-h-[44px] flex-wrap items-center gap-x-1.5 border-b-2 border-ink pr-4 pl-5">
         <h2>What to do</h2>
         <Places places={places} several={several} chosen={chosen} choose={choose} />
         {behind.length > 0 && (
@@ -48,9 +48,15 @@ export function OperationList(props: Props) {
             type="button"
             className="link-btn ml-auto inline-flex items-center gap-2"
             aria-expanded={shown}
+            aria-label={`${behind.length} behind`}
+            title={`${behind.length} behind`}
             onClick={() => look(!looking)}
           >
-            <Sign name="done">{behind.length} behind</Sign>
+            {/* beside the tokens of several damages there is no room for the word */}
+            <Sign name="done">
+              {behind.length}
+              {!several && " behind"}
+            </Sign>
           </button>
         )}
         {!closed && (

@@ -5,6 +5,7 @@ import { DAMAGE_LABELS } from "@/core/survey/measures.data";
 import { sizeOf } from "@/core/survey/size";
 import { inSentence, type Wall } from "@/core/units";
 import type { ClosingView, UsedRow } from "@/core/views/closing";
+import { ownerWhen } from "@/core/views/ownerCard";
 
 /** The piece and the part that a record is of. */
 export interface RecordHead {
@@ -68,7 +69,7 @@ export function OwnerPage({ treatment, record, worked, used, closing, wall, now 
           <ul>
             {closing.owner.map(({ when, act }) => (
               <li key={act}>
-                <b>{whenWords(when, closing.full_at, wall)}:</b> {act}
+                <b>{ownerWhen(when, closing.full_at, wall)}:</b> {act}
               </li>
             ))}
           </ul>
@@ -84,9 +85,3 @@ export function OwnerPage({ treatment, record, worked, used, closing, wall, now 
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
-
-function whenWords(when: ClosingView["owner"][number]["when"], full_at: number | undefined, wall: Wall): string {
-  if (when === "never") return "Never";
-  if (when === "today") return "From today";
-  return full_at === undefined ? "From full cure" : `From ${wall.day(full_at)}`;
-}

@@ -158,7 +158,7 @@ function Row({ row: { hour, lines, took, guards } }: { row: SheetRow }) {
         )}
         {guards.length > 0 && (
           <p className="flex items-center gap-2 font-semibold">
-            <SignShape name="soon" /> {guards.map(capital).join(", ")}
+            <SignShape name="soon" /> {guards.map(capital).join(" · ")}
           </p>
         )}
       </div>

@@ -38,6 +38,12 @@ export function CloseReview({ treatment, closing }: Props) {
               <span className="sub block font-normal">with photographs, for the owner</span>
             </span>
           </a>
+          <a className="btn" href={`/treatments/${treatment}/owner-card`}>
+            <span>
+              Owner’s card, A5
+              <span className="sub block font-normal">what may be done, and from when</span>
+            </span>
+          </a>
           <a className="btn" href={`/api/treatments/${treatment}/dossier`}>
             <span>
               Dossier

@@ -20,6 +20,12 @@ export function TreatmentDialog({ id, pieceId, title, close }: MenuOf & { close:
         <Link className="btn" href={`/treatments/${id}/work-sheet`}>
           The work sheet, for print
         </Link>
+        <Link className="btn" href={`/treatments/${id}/shelf-label`}>
+          A label for the shelf
+        </Link>
+        <Link className="btn" href={`/treatments/${id}/owner-card`}>
+          The owner’s card
+        </Link>
         <Link className="btn" href={`/treatments/${id}/record`}>
           The record, for print
         </Link>

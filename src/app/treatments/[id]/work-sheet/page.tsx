@@ -12,7 +12,7 @@ export default async function WorkSheet({ params }: PageProps<"/treatments/[id]/
   const id = asId((await params).id);
   return withRecord(
     () => Promise.all([treatmentPage(id), shop()]),
-    ([{ record, worked, now, time_zone, calendar, air }, { name }]) => {
+    ([{ record, treatment, worked, now, time_zone, calendar, air }, { name }]) => {
       const here = wall(time_zone);
       const title = `${record.piece_title}, ${record.title}`;
       return (
@@ -20,7 +20,7 @@ export default async function WorkSheet({ params }: PageProps<"/treatments/[id]/
           treatment={record.id}
           title={title}
           reference={record.reference}
-          sheet={worked && sheetOf(worked, title, calendar, here, now)}
+          sheet={worked && sheetOf(treatment, worked, title, calendar, here, now)}
           planned={here.stamp(now)}
           foot={[name, `${figure(air.temp_C, 1)} °C, ${figure(air.rh_pct)} % RH`].filter(Boolean).join(" · ")}
         />

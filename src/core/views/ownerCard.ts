@@ -1,0 +1,73 @@
+import type { DamageKind } from "../catalogue";
+import type { OwnerLine } from "../close/ownerDates";
+import type { WorkedDamage } from "../plan/damageContext";
+import type { Treatment } from "../record/treatment";
+import { sizeOf } from "../survey/size";
+import { inSentence, type Wall } from "../units";
+import type { ClosingView } from "./closing";
+
+/** What an owner is told of a kind of damage: no word of the trade. Several that are alike, in the second. */
+const PLAIN: Readonly<Record<DamageKind, readonly [one: string, several: string]>> = {
+  chip: ["A piece was chipped off its edge", "Pieces were chipped off its edge"],
+  corner: ["A corner was missing", "Corners were missing"],
+  tip: ["A tip was missing", "Tips were missing"],
+  hole: ["There was a hole", "There were holes"],
+  shards: ["It was broken into pieces", "It was broken into pieces"],
+  "break-along": ["It was broken", "It was broken in several places"],
+  "break-across": ["It was broken", "It was broken in several places"],
+  crack: ["It had a crack", "It had cracks"],
+  tear: ["It was torn", "It was torn in several places"],
+  "veneer-lifted": ["The thin wood on its face had come up", "The thin wood on its face had come up in several places"],
+  "veneer-lost": ["A piece of the thin wood on its face was missing", "Pieces of the thin wood on its face were missing"],
+  scratch: ["It was scratched", "It had scratches"],
+  dent: ["It had a dent", "It had dents"],
+  "burn-through": ["Its face was sanded through", "Its face was sanded through in several places"],
+  eroded: ["Its surface was worn away", "Its surface was worn away in several places"],
+  "worn-thin": ["It was worn thin", "It was worn thin in several places"],
+  stain: ["It had a stain", "It had stains"],
+  "loose-joint": ["A joint was loose", "Joints were loose"],
+};
+
+/** A card tells so many damages; the record tells all. */
+const MOST_TOLD = 3;
+
+export interface OwnerCard {
+  /** What was wrong and how it was met, a sentence or two a damage. */
+  readonly sentences: readonly string[];
+  /** What may be done, by from when, and what never. */
+  readonly rows: ReadonlyArray<{ readonly when: OwnerLine["when"]; readonly from: string; readonly acts: readonly string[] }>;
+}
+
+/** From when the owner may do something, in words; `full_at`: when the last material is in full service, ms. */
+export function ownerWhen(when: OwnerLine["when"], full_at: number | undefined, wall: Wall): string {
+  if (when === "never") return "Never";
+  if (when === "today") return "From today";
+  return full_at === undefined ? "From full cure" : `From ${wall.day(full_at)}`;
+}
+
+/** The owner's card of a treatment: what was wrong and done, and what he may do with it. */
+export function ownerCardOf(
+  treatment: Treatment,
+  worked: readonly WorkedDamage[],
+  { owner, full_at }: Pick<ClosingView, "owner" | "full_at">,
+  wall: Wall,
+): OwnerCard {
+  const told = treatment.damages.slice(0, MOST_TOLD);
+  const more = treatment.damages.length - told.length;
+  const sentences = told.map(({ id, survey }) => {
+    const { damage } = survey.body.survey;
+    const count = "count" in damage ? (damage.count ?? 1) : 1;
+    const how = worked.find((each) => each.id === id)?.way.how;
+    return `${PLAIN[damage.kind][count > 1 ? 1 : 0]}: ${sizeOf(damage)}.${how ? ` We met it so: ${inSentence(how)}` : ""}`;
+  });
+  return {
+    sentences: more > 0 ? [...sentences, `And ${more} more, which the record tells.`] : sentences,
+    rows: (["today", "full", "never"] as const)
+      .map((when) => ({
+        when,
+        from: ownerWhen(when, full_at, wall),
+        acts: owner.filter((line) => line.when === when).map(({ act }) => act),
+      }))
+      .filter(({ acts }) => acts.length > 0),
+  };
+}
