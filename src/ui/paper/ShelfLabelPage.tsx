@@ -31,7 +31,7 @@ export function ShelfLabelPage({ treatment, piece, mark, waits, until, then_unti
           {waits ? (
             <>
               <p className="truncate text-note leading-4">{waits.material ?? "it waits"}: hands off until</p>
-              <p className="text-[28px] leading-8 font-extrabold [font-stretch:86%]">{until}</p>
+              <p className="text-head leading-[30px] font-extrabold [font-stretch:86%]">{until}</p>
               <p className="line-clamp-2 text-note leading-[14px]">
                 then {waits.title.charAt(0).toLowerCase() + waits.title.slice(1)}
                 {then_until && `, till ${then_until}`}
@@ -42,8 +42,8 @@ export function ShelfLabelPage({ treatment, piece, mark, waits, until, then_unti
           )}
         </div>
         <div className="grid justify-items-center">
-          <Code mark={mark} className="size-[21mm]" />
-          <p className="max-w-full truncate text-[10px] leading-3">{mark}</p>
+          <Code mark={mark} className="size-[20mm]" />
+          <p className="max-w-full truncate text-note leading-[14px]">{mark}</p>
         </div>
       </article>
     </main>

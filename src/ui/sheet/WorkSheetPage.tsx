@@ -141,12 +141,12 @@ function daysOf(rows: readonly SheetRow[]): ReadonlyArray<readonly [day: string,
 
 function Row({ row: { hour, lines, took, guards } }: { row: SheetRow }) {
   return (
-    <li className="grid grid-cols-[3.25rem_minmax(0,1fr)_4.5rem] gap-x-3 border-b border-ash py-2">
+    <li className="grid grid-cols-[3.25rem_minmax(0,1fr)_4.5rem] gap-x-3 border-b border-ash py-2 print:break-inside-avoid print:py-1">
       <b className="text-read">{hour}</b>
-      <div className="grid gap-1">
+      <div className="grid gap-1 print:gap-0">
         {lines.map(({ text, box }) =>
           box ? (
-            <p key={text} className="flex items-baseline gap-2 text-read leading-[21px]">
+            <p key={text} className="flex items-baseline gap-2 text-read leading-[21px] print:text-body print:leading-[18px]">
               <Box />
               <span className="min-w-0">{text}</span>
             </p>
