@@ -27,7 +27,7 @@ export function ShelfLabelPage({ treatment, piece, mark, waits, until, then_unti
       </div>
       <article className="grid h-[29mm] w-[62mm] grid-cols-[minmax(0,1fr)_22mm] overflow-hidden bg-white p-[1.5mm] text-boneblack">
         <div className="min-w-0 leading-none">
-          <p className="truncate text-note leading-4 font-bold">{piece}</p>
+          <h1 className="truncate text-note leading-4 font-bold">{piece}</h1>
           {waits ? (
             <>
               <p className="truncate text-note leading-4">{waits.material ?? "it waits"}: hands off until</p>
