@@ -299,7 +299,7 @@ test("papers for owner and shelf: nothing is promised before it is signed, hands
   await expect(page.getByText("Never", { exact: true })).toBeVisible();
   await page.goto(`/treatments/${demoTreatment("organ-pipe")}/shelf-label`);
   await expect(page.getByRole("article")).toContainText("Organ pipe");
-  await expect(page.getByRole("article")).toContainText(/hands off until|No clock runs/);
+  await expect(page.getByRole("article")).toContainText(/Hands off until|No clock runs/);
   const { width, height } = (await page.getByRole("article").boundingBox()) ?? { width: 0, height: 0 };
   // 62 × 29 mm at 96 dots to the inch
   expect([Math.round(width), Math.round(height)]).toEqual([234, 110]);

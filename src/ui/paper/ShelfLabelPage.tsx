@@ -30,10 +30,11 @@ export function ShelfLabelPage({ treatment, piece, mark, waits, until, then_unti
           <h1 className="truncate text-note leading-4 font-bold">{piece}</h1>
           {waits ? (
             <>
-              <p className="truncate text-note leading-4">{waits.material ?? "it waits"}: hands off until</p>
+              <p className="text-note leading-4">Hands off until</p>
               <p className="text-head leading-[30px] font-extrabold [font-stretch:86%]">{until}</p>
               <p className="line-clamp-2 text-note leading-[14px]">
-                then {waits.title.charAt(0).toLowerCase() + waits.title.slice(1)}
+                {waits.material ? `${waits.material}, then ` : "then "}
+                {waits.title.charAt(0).toLowerCase() + waits.title.slice(1)}
                 {then_until && `, till ${then_until}`}
               </p>
             </>
