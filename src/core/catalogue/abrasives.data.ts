@@ -1,5 +1,5 @@
 /** Median grain size in µm of each grade, coarse to fine, by system. Numbers of two systems never compare; grains do. */
-const P: ReadonlyArray<readonly [number, number]> = [
+const P_GRADES: ReadonlyArray<readonly [number, number]> = [
   [12, 1815], [16, 1324], [20, 1000], [24, 764], [30, 642], [36, 538], [40, 425], [50, 336], [60, 269], [80, 201],
   [100, 162], [120, 125], [150, 100], [180, 82], [220, 68], [240, 58.5], [280, 52.2], [320, 46.2], [360, 40.5],
   [400, 35], [500, 30.2], [600, 25.8], [800, 21.8], [1000, 18.3], [1200, 15.3], [1500, 12.6], [2000, 10.3], [2500, 8.4],
@@ -19,7 +19,7 @@ const CUSHIONED: ReadonlyArray<readonly [number, number]> = [
 
 /** A system of grades. `micron` has no table: its grade is the grain itself. */
 export const ABRASIVE_SYSTEMS = {
-  P: { label: "P grade", prefix: "P", grades: P, source: "FEPA 43-1, ISO 6344-2 (to P220) and ISO 6344-3 (ds50, from P240)" },
+  P: { label: "P grade", prefix: "P", grades: P_GRADES, source: "FEPA 43-1, ISO 6344-2 (to P220) and ISO 6344-3 (ds50, from P240)" },
   ANSI: { label: "ANSI grade", prefix: "ANSI ", grades: ANSI, source: "ANSI B74.18, average grain, as in published grit tables" },
   JIS: { label: "JIS grade", prefix: "#", grades: JIS, source: "JIS R 6001-2, ds50 by electrical resistance" },
   cushioned: { label: "cushioned cloth", prefix: "cloth ", grades: CUSHIONED, off: 1 / 3, source: "typical data sheets of cushioned abrasive cloths; makers differ by about a third" },
@@ -60,6 +60,9 @@ export function areNeighbours(a: Grade, b: Grade): boolean {
   const grades = ABRASIVE_SYSTEMS[a.system].grades.map(([grade]) => grade as number);
   return a.system === b.system && a.system !== "micron" && Math.abs(grades.indexOf(a.grade) - grades.indexOf(b.grade)) === 1;
 }
+
+/** A paper of the P series (FEPA 43-1). @example P(240) // => { system: "P", grade: 240 } */
+export const P = (grade: number): Grade => ({ system: "P", grade });
 
 /** @example gradeLabel({ system: "P", grade: 240 }) // => "P240" */
 export function gradeLabel({ system, grade }: Grade): string {

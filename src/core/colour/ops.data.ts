@@ -1,4 +1,4 @@
-import { type Finish, type Grade, gradeLabel, handsOver, isStripped, type Range } from "../catalogue";
+import { type Finish, type Grade, gradeLabel, handsOver, isStripped, P, type Range } from "../catalogue";
 import { first, row, type Told } from "../operation/row";
 import type { Coat, Surfaced } from "../operation/subject";
 import { WET_BESIDE } from "../operation/wetWork";
@@ -35,7 +35,6 @@ const LOST_PCT = 60;
 /** Lost where a mist coat is carried over a whole small face, percent. */
 const SPRAYED_PCT = 35;
 
-const P = (grade: number): Grade => ({ system: "P", grade });
 const labelOf = (grade: Grade | undefined) => (grade ? gradeLabel(grade) : "");
 const nameOf = ({ material }: Pick<Told, "material">) => inSentence(material?.name ?? "");
 const waitsFull = ({ link, material, before }: Coat) => before !== undefined && before.class !== material.class && link.reasons.some(({ rule }) => WAITS_FULL.includes(rule));
@@ -81,6 +80,7 @@ export const COLOUR_OPS = {
     when: ({ later }) => later?.station === "colour" && later.coats !== "none",
     facts: ({ later, f }) => ({ clear: later?.coats === "clear", skin: f.on.family === "skin" }),
     hands: [5, 15],
+    papers: ({ facts: { clear, skin } }) => (skin ? [] : [P(clear ? 800 : 1000)]),
     words: ({ facts: { clear, skin } }) => ({
       title: clear ? "Take the clear off" : "Flat the last coat",
       text: skin ? "Take the finish off the place with its own thinner on a cloth, to the last good coat" : clear ? "Take the clear off the place, down to colour that is good: P800 wet, a block" : "Flat the last colour matt, down to the coat that is good: P1000 wet, a block",
@@ -97,6 +97,7 @@ export const COLOUR_OPS = {
     needs: [...WET_BESIDE, { after: "grit", n: "last", because: "every grit is walked" }, first("check-fill", "nothing is low"), { after: "unclamp", n: 1, because: "the joint holds" }, first("flush", "it is flush"), first("flush-brace", "it is flush"), first("lead-test", "before anything makes dust")],
     facts: ({ f }) => ({ was: f.was.label.toLowerCase(), waxed: f.was.finish === "wax" || f.was.finish === "oil", dust: f.was.finish === "paint" && f.lead ? "old-paint" : "dust-resin" }),
     hands: [15, 60],
+    papers: [P(220), P(320)],
     words: ({ facts: { was, waxed } }) => ({
       title: "Flat the old finish",
       text: `Wash the old ${was}${waxed ? " with white spirit until a drop of water wets it" : ""} and flat it matt, all that is coated, P220 to P320`,
@@ -330,6 +331,7 @@ export const COLOUR_OPS = {
     needs: [first("film-wait", "it has stopped shrinking"), first("unmask-sprayed", "the mask is off")],
     grade: () => P(1500),
     hands: [8, 15],
+    papers: [P(2000)],
     words: ({ grade }) => ({ title: `Rub out with ${labelOf(grade)}`, text: `Rub out with ${labelOf(grade)} wet, then P2000, a soft block, edges last`, why: "The film around is thinnest at the edges.", done_when: "it is matt all over" }),
     cautions: ["dust-resin"],
   }),

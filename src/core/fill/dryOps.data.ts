@@ -5,7 +5,7 @@ import type { LaidSubject } from "../operation/subject";
 
 /** What has to breathe through lime, or is burnt by it. */
 const OVER_LIME: readonly string[] = ["levelling", "colour", "topcoat"];
-const isLime = ({ link }: LaidSubject) => link.class === "lime-mortar";
+const isLime = ({ link }: Pick<LaidSubject, "link">) => link.class === "lime-mortar";
 const isCovered = ({ links }: LaidSubject) => links.some(({ role }) => OVER_LIME.includes(role));
 
 /** Plaster gives its water off through its thickness: about a day for a centimetre squared, twice that where one face is shut; trade practice, EN 13279-1. */
@@ -19,6 +19,18 @@ function driesIn({ link, here, air }: LaidSubject): Range {
 
 /** What lime and plaster ask for once they are laid: damp, air, and time. */
 export const DRY_OPS = {
+  // what is laid in layers is kept damp from the first of them on, not from the last
+  "mist-layers": row({
+    each: "layer",
+    stem: "mist-layers",
+    together: "part",
+    kind: "damp",
+    when: (s) => isLime(s) && s.n === 1 && s.of > 1,
+    needs: [{ after: "place", n: "same", because: "laid" }],
+    hands: [5, 15],
+    words: { title: "Mist each layer", text: "Mist this layer of lime, and each that follows, from its first hours on, morning and evening for three days", why: "Lime that dries before it hardens stays powder, and the next layer holds on powder no better.", done_when: "no layer has whitened before the next is laid" },
+    cautions: ["wet-plaster-skin"],
+  }),
   // bare lime needs no month before work goes on, but its first days decide; EN 459-1 and trade practice
   "damp-cure": row({
     each: "laid",

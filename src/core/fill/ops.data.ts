@@ -1,4 +1,4 @@
-import { dustOf, handsOver, isFloated, isSetNext, type Range } from "../catalogue";
+import { dustOf, handsOver, isFloated, isSetNext, P, type Range } from "../catalogue";
 import { sheenOf, shrinkLag } from "../cure/shrinkWait";
 import { cue } from "../mix/cue";
 import { doseFigures, doseOf } from "../mix/doses";
@@ -98,6 +98,7 @@ export const FILL_OPS = {
     when: ({ later, f }) => later?.station === "fill" && later.coats !== "none" && !f.kinds.has("film"),
     facts: ({ f }) => ({ dust: dustOf(f.on) }),
     hands: [5, 15],
+    papers: [P(180)],
     words: { title: "Take the coats off", text: "Take the coats off the low place and a finger’s width around it: scrape, then P180 by hand", why: "Filler holds on no coat, and colour laid over clear never meets what is beside it.", done_when: "the fill is bare and the coats run out thin around it" },
     cautions: ({ facts }) => [facts.dust],
   }),

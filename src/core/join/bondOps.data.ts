@@ -1,5 +1,6 @@
 import { handsAgain, type Range } from "../catalogue";
 import { lagOf } from "../cure/lag";
+import { workingRange } from "../cure/working";
 import { cue } from "../mix/cue";
 import { doseFigures, doseOf, doseWords, neededWords } from "../mix/doses";
 import { mixCautions, squeezeOut } from "../mix/weigh";
@@ -65,8 +66,7 @@ const leaves = ({ f: { on } }: Sitting) => on.porous && on.family !== "skin";
 const QUICK_MIN = 10;
 const dries = ({ link }: Sitting) => link.material.cure.by === "drying";
 /** What drinks would be stained by it, and what grabs at once can't be wiped: it is pared when rubbery. */
-const isPared = (s: Sitting): boolean => leaves(s) || (!dries(s) && isWet(s) && (workingOf(s.link.material) ?? Infinity) < QUICK_MIN);
-const workingOf = ({ cure }: Sitting["link"]["material"]): number | undefined => cure.stages.find(({ stage }) => stage === "working")?.minutes[0];
+const isPared = (s: Sitting): boolean => leaves(s) || (!dries(s) && isWet(s) && workingRange({ row: s.link.material })[0] < QUICK_MIN);
 /** A bead a millimetre thick is wiped with what it is thinned by, long after the film has dried, min; trade practice. */
 const BEAD_WET_MIN: Range = [20, 60];
 

@@ -1,4 +1,4 @@
-import { dustOf, type Grade, gradeLabel, grainOf, handsOver } from "../catalogue";
+import { dustOf, type Grade, gradeLabel, grainOf, handsOver, P } from "../catalogue";
 import { wastePct } from "../mix/weigh";
 import { first, row, type Told } from "../operation/row";
 import type { Levelled, Rung } from "../operation/subject";
@@ -46,6 +46,7 @@ export const LEVEL_OPS = {
     when: ({ f }) => f.way === "polish",
     needs: ["clean", "mask", "test-spot"],
     hands: [25, 60],
+    papers: [P(1500)],
     words: { title: "Polish the scratch out", text: "Level the film from P1500 wet, then compound, a pad for each", why: "It takes as much film as the scratch is deep: stop at the edges.", done_when: "raking light shows no line" },
     cautions: ["dust-resin"],
   }),
@@ -203,7 +204,7 @@ export const LEVEL_OPS = {
     together: "part",
     kind: "grit",
     needs: [first("check-prime", "looked at")],
-    grade: () => ({ system: "P", grade: 400 }),
+    grade: () => P(400),
     apart: ["dry"],
     facts: ({ f: { on }, link }) => ({ dry: on.fears_water || on.family === "wood", dust: link.material.hazards.filter((hazard) => hazard.startsWith("dust")) }),
     hands: ({ here }) => handsOver([4, 10], here),

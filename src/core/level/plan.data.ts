@@ -1,6 +1,4 @@
-import type { Family, Finish, Grade, SubstrateRow } from "../catalogue";
-
-const P = (grade: number): Grade => ({ system: "P", grade });
+import { type Family, type Finish, type Grade, P, type SubstrateRow } from "../catalogue";
 
 const TRADE = "trade practice; grains by ISO 6344";
 

@@ -90,6 +90,8 @@ export interface OpRow<E extends Each, F extends Facts, N extends string> {
   readonly figures?: (op: Told<F>) => Readonly<Record<string, number>>;
   readonly cautions?: readonly string[] | ((op: Told<F>) => readonly string[]);
   readonly uses?: readonly string[] | ((op: Told<F>) => readonly string[]);
+  /** Papers that it takes along beside its grade: its words name no other. */
+  readonly papers?: readonly Grade[] | ((op: Told<F>) => readonly Grade[]);
   /** Minutes that pass before anything that needs it may start, and what happens meanwhile. */
   readonly wait_min?: Range | ((f: OpFacts) => Range);
   readonly meanwhile?: string;
@@ -130,6 +132,7 @@ export interface AnyRow {
   readonly words: Words | ((op: Told<never>) => Words);
   readonly cautions?: readonly string[] | ((op: Told<never>) => readonly string[]);
   readonly uses?: readonly string[] | ((op: Told<never>) => readonly string[]);
+  readonly papers?: readonly Grade[] | ((op: Told<never>) => readonly Grade[]);
   readonly wait_min?: Range | ((f: OpFacts) => Range);
   readonly meanwhile?: string;
   readonly meets?: readonly string[];

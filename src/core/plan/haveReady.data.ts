@@ -18,6 +18,7 @@ export const HAVE_READY: Partial<Readonly<Record<OpName, string>>> = {
   damp: "spray bottle",
   blade: "blade",
   "damp-cure": "fine mist sprayer",
+  "mist-layers": "fine mist sprayer",
   "pore-fill": "tinted pore filler",
   "release-off": "white spirit",
   "set-anchors": "stainless screws",

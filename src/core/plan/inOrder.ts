@@ -1,5 +1,6 @@
 import { STATIONS } from "../catalogue";
 import type { Edge } from "./arrange";
+import { chained } from "./chained";
 import type { Measured } from "./measure";
 
 type Edges = ReadonlyMap<Measured, readonly Edge[]>;
@@ -52,7 +53,7 @@ function timed(op: Measured, edges: Edges, ended: ReadonlyMap<Measured, number>)
     op,
     opens: Math.max(0, ...found.map(({ from, lag }) => since(from) + (lag?.min ?? 0))),
     closes: Math.min(Infinity, ...found.map(({ from, max }) => (max ? since(from) + max.min : Infinity))),
-    in_hand: found.some(({ max, lag }) => max !== undefined && (lag?.min ?? 0) < 1),
+    in_hand: found.some(isAtOnce),
   };
 }
 
@@ -66,21 +67,14 @@ function asRowsStand(all: readonly Measured[]): Compare {
 }
 
 /** Hands on an operation and on all that must follow it within a window: once it is begun, so long nothing else can be. Minutes. */
-function chains(edges: Edges, then: ReadonlyMap<Measured, readonly Measured[]>): (op: Measured) => number {
-  const known = new Map<Measured, number>();
-  const chain = (op: Measured): number => {
-    const found = known.get(op);
-    if (found !== undefined) return found;
-    known.set(op, op.hands_min[1]);
-    const bound = (then.get(op) ?? []).filter((each) =>
-      (edges.get(each) ?? []).some(({ from, lag, max }) => from === op && max !== undefined && (lag?.min ?? 0) === 0),
-    );
-    const minutes = op.hands_min[1] + bound.reduce((sum, each) => sum + chain(each), 0);
-    known.set(op, minutes);
-    return minutes;
-  };
-  return chain;
-}
+const chains = (edges: Edges, then: ReadonlyMap<Measured, readonly Measured[]>): ((op: Measured) => number) =>
+  chained(
+    ({ hands_min }: Measured) => hands_min[1],
+    (op) => (then.get(op) ?? []).filter((each) => (edges.get(each) ?? []).some((edge) => edge.from === op && isAtOnce(edge))),
+  );
+
+/** It closes, and opens with what it follows: hands go on without a wait. */
+const isAtOnce = ({ max, lag }: Edge): boolean => max !== undefined && (lag?.min ?? 0) < 1;
 
 /** What is begun next: what may be first; but where that would run past a window that can still be met, the one that closes first. */
 function nextOf(free: readonly Free[], now: number, chain: (op: Measured) => number, before: Compare): Free {

@@ -24,6 +24,8 @@ import { PLACE_KINDS } from "../survey/place";
 import { STANCE_SCHEMA, SurveySchema } from "../survey/survey.schema";
 import { above0, celsius, instant, oneOf, strict } from "../units/schema";
 
+const GradeSchema = strict({ system: oneOf(Object.keys(ABRASIVE_SYSTEMS) as AbrasiveSystem[]), grade: Type.Number() });
+
 const id = () => Type.String({ pattern: "^[a-z][a-z0-9-]*$", maxLength: 40 });
 const text = (maxLength: number) => Type.String({ maxLength });
 const Role = oneOf(ROLES);
@@ -213,7 +215,9 @@ export const PlanResult = strict({
       coat: Type.Optional(Type.Integer()),
       coats: Type.Optional(Type.Integer()),
       coat_name: Type.Optional(oneOf(COAT_NAMES as readonly CoatName[])),
-      grade: Type.Optional(strict({ system: oneOf(Object.keys(ABRASIVE_SYSTEMS) as AbrasiveSystem[]), grade: Type.Number() })),
+      grade: Type.Optional(GradeSchema),
+      /** Papers that it takes along beside its grade. */
+      papers: Type.Optional(Type.Array(GradeSchema)),
       abrasive: Type.Optional(Type.String()),
       figures: Type.Optional(Type.Record(Type.String(), Type.Number())),
     }),

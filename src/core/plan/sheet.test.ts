@@ -1,3 +1,4 @@
+import { gradeLabel } from "../catalogue";
 import { byTheClock } from "./clock";
 import { JOB_FILES, jobInput } from "./jobs.fixture";
 import { planned } from "./planCalc";
@@ -33,6 +34,13 @@ describe.each(sheets)("$file", ({ timed, sheet, byId }) => {
         if (end !== undefined) expect(over).toBeGreaterThanOrEqual(end + min_min * MINUTE);
       }
       if (over !== undefined) expect(start).toBeGreaterThanOrEqual(over - 1);
+    }
+  });
+
+  test("an operation names no paper in its words that it does not carry", () => {
+    for (const { op } of timed) {
+      const carried = [...(op.grade ? [op.grade] : []), ...(op.papers ?? [])].map(gradeLabel);
+      expect([op.id, (op.text.match(/\bP\d{2,4}\b/g) ?? []).filter((named) => !carried.includes(named))]).toEqual([op.id, []]);
     }
   });
 

@@ -1,13 +1,11 @@
 import type { ShopHours } from "./clock";
 import type { Repair } from "./repair";
-import { type SheetRow, type WorkSheet, workSheetOf } from "./workSheet";
+import { LIMITS, type SheetRow, type WorkSheet, workSheetOf } from "./workSheet";
 import { wrapped } from "./wrapped";
 
 /** Width of the sheet, and of the column with day and hour, characters. */
 const WIDTH = 110;
 const MARGIN = 17;
-
-const LIMITS = "Safety data sheet, local codes and licensed practice prevail.";
 
 /** The work sheet of a repair as text; `at` in ms since the epoch. */
 export function shortSheetOf(repair: Repair, title: string, at: number, hours: ShopHours): string {

@@ -1,4 +1,4 @@
-import type { Stage } from "../catalogue";
+import { type Grade, gradeLabel, type Stage } from "../catalogue";
 import { type Air, lagOf } from "../cure/lag";
 import type { Words } from "../operation/row";
 import type { Coat, LayerSubject } from "../operation/subject";
@@ -15,6 +15,7 @@ export function word(op: Measured, edges: readonly Edge[], marks: ReadonlyMap<st
   const { row, station, kind, name, role, link, material, grade, abrasive } = lead;
   const words: Words = asTold(row.words, told);
   const uses = ofAll(op, row.uses ?? []);
+  const papers = unlike(ofAll(op, row.papers ?? []));
   const figures = figuresOf(op);
   return {
     id,
@@ -39,7 +40,8 @@ export function word(op: Measured, edges: readonly Edge[], marks: ReadonlyMap<st
       portions: portions.length > 1 ? [...portions] : undefined,
       thickness_mm,
       count: countOf(op),
-      uses: uses.length > 0 ? [...uses] : undefined,
+      uses: uses.length > 0 ? uses : undefined,
+      papers: papers.length > 0 ? papers : undefined,
       starts: row.starts,
       ...numbersOf(lead),
       grade: grade && { ...grade },
@@ -52,9 +54,10 @@ export function word(op: Measured, edges: readonly Edge[], marks: ReadonlyMap<st
 const asTold = <T>(value: T | ((op: never) => T), told: Measured["told"]): T => (value instanceof Function ? value(told as never) : value);
 
 /** What holds for any of those that are done in one go. */
-const ofAll = ({ members, told }: Measured, value: readonly string[] | ((op: never) => readonly string[])): string[] => [
+const ofAll = <T>({ members, told }: Measured, value: readonly T[] | ((op: never) => readonly T[])): T[] => [
   ...new Set(members.flatMap(({ facts }) => asTold(value, { ...told, facts }))),
 ];
+const unlike = (grades: readonly Grade[]): Grade[] => [...new Map(grades.map((grade) => [gradeLabel(grade), grade])).values()];
 
 /** For how many places that are alike, where it is for one kind of them. */
 function countOf({ here }: Measured): number | undefined {

@@ -21,6 +21,9 @@ const HELD_BACK_MIN = 15;
 /** What is said loudly but stops nothing. */
 const MINDED = ["no-load", "too-cold"];
 
+/** What no sheet replaces. */
+export const LIMITS = "Safety data sheet, local codes and licensed practice prevail.";
+
 /** A line of a sheet: what is done has a box to tick; what only is so, or was waited for, has none. */
 interface SheetLine {
   readonly text: string;
@@ -137,14 +140,10 @@ function toHave({ operations }: Repair): string[] {
     if (name && !mixed) masses.set(name, (masses.get(name) ?? 0) + Math.max(mass_g, figures?.pot_g ?? 0));
   const stuff = [...masses].map(([name, g]) => `${inSentence(classRow(name).name)}${g > 0 ? ` ${grams(g)}` : ""}`);
   const small = open.flatMap(({ name }) => HAVE_READY[name as OpName] ?? []);
-  const named = open.flatMap(({ text, grade }) => [...(grade ? [gradeLabel(grade)] : []), ...(text.match(GRADE) ?? [])]);
-  const grades = [...new Set(named)].sort((a, b) => numberIn(a) - numberIn(b)).join(" ");
+  const papers = open.flatMap(({ grade, papers: also = [] }) => [...(grade ? [grade] : []), ...also]).sort((a, b) => a.grade - b.grade);
+  const grades = [...new Set(papers.map(gradeLabel))].join(" ");
   return [...stuff, ...new Set(small), grades].filter((each) => each !== "");
 }
-
-/** A paper, as the words of an operation name it. */
-const GRADE = /\bP\d{2,4}\b/g;
-const numberIn = (label: string): number => Number(/\d+/.exec(label)?.[0] ?? 0);
 
 /** What every line of the day plan is written with: how many damages there are, the hours, each operation at its time. */
 interface Told {

@@ -1,4 +1,4 @@
-import type { OpFacts } from "../catalogue";
+import { type OpFacts, P } from "../catalogue";
 import { row } from "../operation/row";
 import { plain } from "../units";
 import { chained, cleanCautions, cleanWords, filled, heatWords, isFilm, joined, LEADED, lower, removal, sheet, solventNear, swelling } from "./readyFacts";
@@ -211,7 +211,8 @@ export const PIECE_OPS = {
     each: "damage",
     together: "part",
     kind: "form",
-    when: ({ f }) => sheet(f),
+    // what is filled is cut to no line
+    when: ({ f }) => f.way === "reveneer",
     needs: ["clean"],
     hands: [5, 10],
     words: { title: "Rub a template", text: "Rub a paper template of the place, grain marked", why: "Old and new are cut to the same line; it stays in the record.", done_when: "edges and grain stand on the paper" },
@@ -221,7 +222,7 @@ export const PIECE_OPS = {
     together: "part",
     kind: "cut",
     when: ({ f }) => sheet(f),
-    needs: ["template"],
+    needs: ["clean", "template"],
     facts: ({ f: { damage, on } }) => ({ lost: damage === "veneer-lost" || damage === "burn-through", sheet: on.family === "board" || on.family === "wood" ? "veneer" : "sheet" }),
     hands: [10, 25],
     words: ({ facts: { lost, sheet: what } }) => ({
@@ -257,6 +258,7 @@ export const PIECE_OPS = {
     when: ({ f }) => f.on.family === "board" && filled(f) && !sheet(f) && !isFilm(f) && maySwell(f),
     needs: ["clean"],
     hands: [5, 20],
+    papers: [P(120)],
     words: { title: "Pare the swelling back", text: "Pare the swelling back dry, with a blade or P120", why: "Swollen fibres never go down again, and wet they rise more.", done_when: "the straight edge touches no fibre" },
     cautions: ["blade", "dust-wood"],
   }),

@@ -1,4 +1,4 @@
-import { dustOf, isSetNext, type OpFacts } from "../catalogue";
+import { dustOf, isSetNext, type OpFacts, P } from "../catalogue";
 import { row } from "../operation/row";
 import { measure } from "../operation/subject";
 import { WET_BESIDE } from "../operation/wetWork";
@@ -34,6 +34,7 @@ export const PLACE_OPS = {
     apart: ["film", "loss"],
     facts: ({ f }) => ({ film: isFilm(f), loss: f.damage === "scratch" ? "scratch" : "dent", on: lower(f.on.label), dust: f.on.family === "ceramic" ? "silica" : f.on.family === "metal" ? "dust-metal" : "dust-resin" }),
     hands: [5, 10],
+    papers: ({ facts: { film } }) => (film ? [P(400)] : []),
     words: ({ facts: { film, loss, on } }) => ({
       title: film ? `Scuff inside the ${loss}` : "Roughen inside the loss",
       text: film ? `Scuff the ${loss} with P400, inside it only` : "Roughen inside the loss only",

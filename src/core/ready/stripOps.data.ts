@@ -1,4 +1,4 @@
-import { dustOf, isVeneered, type OpFacts } from "../catalogue";
+import { dustOf, isVeneered, type OpFacts, P } from "../catalogue";
 import { row } from "../operation/row";
 import { fastFirst, lower, strips } from "./readyFacts";
 
@@ -65,10 +65,11 @@ export const STRIP_OPS = {
       { after: "check-fill", of: "part", because: "nothing is low" },
       "lead-test",
     ],
-    grade: () => ({ system: "P", grade: 180 }),
+    grade: () => P(180),
     apart: ["hand"],
     facts: ({ f }) => ({ hand: isVeneered(f.on) ? ", by hand" : "" }),
     hands: [20, 60],
+    papers: [P(150)],
     words: ({ facts: { hand } }) => ({ title: "Sand the bare face", text: `Sand the whole face with P150, then P180, along the grain${hand}`, why: "No finer before stain: it closes the pores.", done_when: "no shade of the old finish is left in raking light" }),
     cautions: ["dust-wood"],
   }),

@@ -267,7 +267,7 @@ const SKETCH: { readonly [K in DamageKind]: (damage: DamageOf<K>) => Sketch } = 
   },
 };
 
-/** The play above a member in its socket, where it has any. */
+/** The play above a member in its socket; nothing where it sits tight. */
 const playAt = (x: number, y: number, play: number): Sketch["dims"][number][] =>
   play > 0 ? [{ from: [x, y], to: [x, y + play], label: plain(play, 2), beside: "right" }] : [];
 

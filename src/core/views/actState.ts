@@ -21,9 +21,10 @@ const MINUTE = 60_000;
 
 /**
  * How long hands are at an act, whole minutes, at least one: in the middle of what was planned, as the plan's own clock takes it.
+ * Hands that were longer at it, `given`, count as they were.
  * @example minutesAtIt([4, 10]) // 6
  */
-export const minutesAtIt = (planned: Range): number => Math.max(1, Math.round(middle(planned)));
+export const minutesAtIt = (planned: Range, given = 0): number => Math.max(1, Math.round(middle(planned)), given);
 
 /**
  * Where an act stands that is done at `now`, ms, by its times alone: what list, Bench, Shelf, keys and the server's admission say. It takes its

@@ -8,7 +8,7 @@ import type { Treatment } from "../record/treatment";
 import { DAMAGE_LABELS } from "../survey/measures.data";
 import { wayRow } from "../survey/ways";
 import { inSentence, present } from "../units";
-import { actState, WHY } from "./actState";
+import { actState, minutesAtIt, WHY } from "./actState";
 import { actsOf } from "./acts";
 import type { Worked } from "./worked";
 
@@ -106,7 +106,7 @@ function knownOp({ worked }: Asked, op: string): string | undefined {
 }
 
 /** Too early, too late and out of order are possible with a reason, which the record keeps; a second time is not. */
-function admitDone(asked: Asked, { op, against, hands_min = 0 }: Extract<EventBody, { kind: "done" }>): Refusal | undefined {
+function admitDone(asked: Asked, { op, against, hands_min }: Extract<EventBody, { kind: "done" }>): Refusal | undefined {
   const missing = needsPlan(asked) ?? knownOp(asked, op);
   if (missing || !asked.worked) return missing;
   const act = actsOf(asked.worked, asked.at).find((each) => each.op.id === op);
@@ -117,7 +117,8 @@ function admitDone(asked: Asked, { op, against, hands_min = 0 }: Extract<EventBo
   if (later) return { path: WHY, message: `${later} Correct the time, or say why it is right all the same.` };
   const { until, from } = act;
   // hands that were longer at it than planned began it sooner
-  const inTime = act.state === "too-late" && actState({ from, until, hands_min }, asked.at) !== "too-late";
+  const inTime =
+    act.state === "too-late" && actState({ from, until, hands_min: minutesAtIt(act.op.hands_min, hands_min) }, asked.at) !== "too-late";
   if (act.needs === "nothing" || inTime) return undefined;
   const what = act.because ? "" : `: ${inSentence(act.op.title)}`;
   return { path: WHY, message: `${act.because} ${act.consequence ?? ""} Say why it is done all the same${what}.` };

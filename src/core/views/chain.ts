@@ -1,3 +1,4 @@
+import { chained } from "../plan/chained";
 import type { Operation } from "../plan/plan.schema";
 import { type ActState, minutesAtIt } from "./actState";
 
@@ -6,26 +7,20 @@ import { type ActState, minutesAtIt } from "./actState";
  * long nothing else can be.
  */
 export function chainOf(operations: readonly Operation[]): (id: string) => number {
-  const byId = new Map(operations.map((operation) => [operation.id, operation]));
+  const byId = new Map(operations.map(({ id, hands_min }) => [id, minutesAtIt(hands_min)]));
   const then = new Map<string, string[]>();
-  for (const { id, after } of operations)
-    for (const { op, min_min, max_min } of after) if (max_min !== undefined && min_min < 1) then.set(op, [...(then.get(op) ?? []), id]);
-  const known = new Map<string, number>();
-  const chain = (id: string): number => {
-    const found = known.get(id);
-    if (found !== undefined) return found;
-    const own = minutesAtIt(byId.get(id)?.hands_min ?? [0, 0]);
-    known.set(id, own);
-    const minutes = own + (then.get(id) ?? []).reduce((sum, next) => sum + chain(next), 0);
-    known.set(id, minutes);
-    return minutes;
-  };
-  return chain;
+  for (const { id, after } of operations) for (const { op } of after.filter(isAtOnce)) then.set(op, [...(then.get(op) ?? []), id]);
+  return chained(
+    (id: string) => byId.get(id) ?? 0,
+    (id) => then.get(id) ?? [],
+  );
 }
 
+/** It closes, and opens with what it follows: hands go on without a wait. */
+const isAtOnce = ({ min_min, max_min }: Operation["after"][number]): boolean => max_min !== undefined && min_min < 1;
+
 /** What follows at once on another: what is laid on what is mixed, what is pressed on what is spread. */
-export const followsAtOnce = ({ after }: Operation): { in_hand?: true } =>
-  after.some(({ min_min, max_min }) => max_min !== undefined && min_min < 1) ? { in_hand: true } : {};
+export const followsAtOnce = ({ after }: Operation): { in_hand?: true } => (after.some(isAtOnce) ? { in_hand: true } : {});
 
 /** What is begun is brought to its end before anything else is. */
 export const isInHand = ({ state, in_hand }: Candidate): boolean => in_hand === true && (state === "now" || state === "closing");

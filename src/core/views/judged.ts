@@ -19,7 +19,7 @@ interface DoneAt {
  * What stands against an act at the time at which it was done, by what is on record of before then and by the clocks that ran:
  * early, late, or out of order; undefined where it was in order, whatever was said of it when it was entered.
  */
-function judge(op: Operation, { at, hands_min = minutesAtIt(op.hands_min) }: DoneAt, said: Against, worked: Worked): Against | undefined {
+function judge(op: Operation, { at, hands_min }: DoneAt, said: Against, worked: Worked): Against | undefined {
   const known = new Set(worked.repair.operations.map(({ id }) => id));
   const edges = op.after.filter((edge) => known.has(edge.op));
   const { because } = said;
@@ -31,7 +31,9 @@ function judge(op: Operation, { at, hands_min = minutesAtIt(op.hands_min) }: Don
   const timed = waitsOf(worked)(op);
   const last = timed.reduce((late, each) => (each.from > late.from ? each : late), { from: 0, since: at });
   const until = Math.min(...timed.map((each) => each.until ?? Infinity));
-  const state = timed.some(({ never }) => never !== undefined) ? "too-early" : actState({ from: last.from, until, hands_min }, at);
+  const state = timed.some(({ never }) => never !== undefined)
+    ? "too-early"
+    : actState({ from: last.from, until, hands_min: minutesAtIt(op.hands_min, hands_min) }, at);
   if (state === "too-late") return { state, because };
   if (state !== "too-early") return undefined;
   const asked = last.from - last.since;

@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { DAMAGE_KINDS } from "../catalogue";
 import { damageAt } from "../survey/survey.fixture";
 import { closingView } from "./closing";
-import { ownerCardOf, ownerWhen } from "./ownerCard";
+import { hoursWords, mendedWords, ownerCardOf, ownerWhen } from "./ownerCard";
 import { CHOSEN, matched, NOON, see, surveyed, type Told, WALL } from "./story.fixture";
 
 function cardOf(told: readonly Told[]) {
@@ -45,4 +45,16 @@ test("a date is only promised where the material has one", () => {
     ownerWhen("today", NOON, WALL),
     ownerWhen("never", NOON, WALL),
   ]).toEqual(["From full cure", "From Wed 7 Oct", "From today", "Never"]);
+});
+
+test("whom to ask says when somebody is there; days in a row as from and to", () => {
+  const hours = { from: "08:30", to: "17:00" };
+  expect(hoursWords({ ...hours, days: ["mon", "tue", "wed", "thu", "fri"] })).toBe("Mon to Fri 8:30 to 17:00");
+  expect(hoursWords({ ...hours, days: ["wed", "mon", "sat"] })).toBe("Mon, Wed, Sat 8:30 to 17:00");
+});
+
+test("a card says since when it is in work until it is signed", () => {
+  const { treatment } = see(CHOSEN);
+  expect(mendedWords(treatment.entries, undefined, WALL)).toBe("in work since Wed 7 Oct");
+  expect(mendedWords([], undefined, WALL)).toBe("");
 });

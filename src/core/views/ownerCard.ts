@@ -1,7 +1,9 @@
 import type { DamageKind } from "../catalogue";
 import type { OwnerLine } from "../close/ownerDates";
 import type { WorkedDamage } from "../plan/damageContext";
-import type { Treatment } from "../record/treatment";
+import type { Entry, Treatment } from "../record/treatment";
+import type { Shop } from "../shop/shop.schema";
+import { WEEKDAYS, type Weekday } from "../shop/weekdays.data";
 import { sizeOf } from "../survey/size";
 import { inSentence, type Wall } from "../units";
 import type { ClosingView } from "./closing";
@@ -44,6 +46,28 @@ export function ownerWhen(when: OwnerLine["when"], full_at: number | undefined, 
   if (when === "today") return "From today";
   return full_at === undefined ? "From full cure" : `From ${wall.day(full_at)}`;
 }
+
+/** From when to when it was mended, or since when it is in work. */
+export function mendedWords(told: readonly Entry[], closed: Treatment["closed"], wall: Wall): string {
+  const [first] = told;
+  const from = first ? wall.day(Date.parse(first.at)) : "";
+  if (closed) return `mended ${from} to ${wall.day(Date.parse(closed.at))}`;
+  return from && `in work since ${from}`;
+}
+
+/**
+ * When somebody is there, in words; days that follow one another as from and to.
+ * @example hoursWords({ days: ["mon", "tue", "wed"], from: "08:30", to: "17:00" }) // => "Mon to Wed 8:30 to 17:00"
+ */
+export function hoursWords({ days, from, to }: Pick<Shop, "days" | "from" | "to">): string {
+  const open = WEEKDAYS.filter((day) => days.includes(day));
+  const [first = "", last = ""] = [open[0], open.at(-1)].map((day) => day && capital(day));
+  const inOneRow = open.length > 2 && WEEKDAYS.indexOf(open.at(-1) as Weekday) - WEEKDAYS.indexOf(open[0] as Weekday) === open.length - 1;
+  const clock = (time: string) => time.replace(/^0/, "");
+  return `${inOneRow ? `${first} to ${last}` : open.map(capital).join(", ")} ${clock(from)} to ${clock(to)}`;
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** The owner's card of a treatment: what was wrong and done, and what he may do with it. */
 export function ownerCardOf(

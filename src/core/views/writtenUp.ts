@@ -122,7 +122,12 @@ export function placed(rows: readonly UpRow[], typed: ReadonlyMap<string, UpType
     const found =
       text.trim() === ""
         ? proposed(window, end, minutesOf(row, took) * MINUTE, context.now)
-        : asTyped(readTime(text, { ...context, after: end }), window, minutesOf(row, took), context.now);
+        : asTyped(
+            readTime(text, { ...context, after: end }),
+            window,
+            minutesAtIt(row.operation.hands_min, minutesOf(row, took)),
+            context.now,
+          );
     if (found.at !== undefined) {
       spans.set(id, found.at);
       end = Math.max(end, found.at);

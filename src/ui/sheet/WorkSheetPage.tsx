@@ -1,4 +1,4 @@
-import type { SheetRow, WorkSheet } from "@/core/plan/workSheet";
+import { LIMITS, type SheetRow, type WorkSheet } from "@/core/plan/workSheet";
 import { Link } from "../frame/Link";
 import { PrintButton } from "../record/PrintButton";
 import { SignShape } from "../signs/Sign";
@@ -45,7 +45,7 @@ export function WorkSheetPage({ treatment, title, reference, sheet, planned, foo
         </p>
       )}
       <footer className="sheet-foot">
-        <p>Safety data sheet, local codes and licensed practice prevail.</p>
+        <p>{LIMITS}</p>
         <p>
           {foot}
           {foot && " · "}planned {planned}

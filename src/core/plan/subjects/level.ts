@@ -1,4 +1,4 @@
-import { type Finish, type Grade, gradeLabel, grainOf, isFloated, isStripped, sameGrade } from "../../catalogue";
+import { type Finish, type Grade, gradeLabel, grainOf, isFloated, isStripped, P, sameGrade } from "../../catalogue";
 import { marksGlaze, OVER_GLAZE, sandedWith } from "../../level/beside";
 import { isBarePolish } from "../../level/ops.data";
 import { LADDER_ENDS, LADDER_STARTS } from "../../level/plan.data";
@@ -13,7 +13,6 @@ import { filledPlaces } from "./fill";
 
 type LevelSubjects = Pick<AllSubjects, "levelled" | "rung" | "compound" | "primed">;
 
-const P = (grade: number): Grade => ({ system: "P", grade });
 /** Nothing coarser than the first touches a gloss film, and nothing finer than the last takes a height down; ISO 6344, trade practice. */
 const FILM_FROM = [P(400), P(500), P(600), P(800), P(1000)] as const;
 const FILM_TO = P(1500);
