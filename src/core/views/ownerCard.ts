@@ -1,12 +1,12 @@
-import type { DamageKind } from "../catalogue";
+import { type DamageKind, ROLES, type Role } from "../catalogue";
 import type { OwnerLine } from "../close/ownerDates";
-import type { WorkedDamage } from "../plan/damageContext";
 import type { Entry, Treatment } from "../record/treatment";
 import type { Shop } from "../shop/shop.schema";
 import { WEEKDAYS, type Weekday } from "../shop/weekdays.data";
 import { sizeOf } from "../survey/size";
-import { inSentence, type Wall } from "../units";
+import type { Wall } from "../units";
 import type { ClosingView } from "./closing";
+import type { Worked } from "./worked";
 
 /** What an owner is told of a kind of damage: no word of the trade. Several that are alike, in the second. */
 const PLAIN: Readonly<Record<DamageKind, readonly [one: string, several: string]>> = {
@@ -30,11 +30,30 @@ const PLAIN: Readonly<Record<DamageKind, readonly [one: string, several: string]
   "loose-joint": ["A joint was loose", "Joints were loose"],
 };
 
+/** What an owner is told of what was put to work there; a coat that only levels is not seen. */
+const DONE: Readonly<Record<Role, string | undefined>> = {
+  consolidant: "made it firm",
+  adhesive: "glued it",
+  brace: "strengthened it",
+  filler: "filled it",
+  levelling: undefined,
+  colour: "coloured it",
+  topcoat: "gave it a clear coat",
+};
+
+/** "We glued it, filled it and coloured it.": by what is on record as done there. */
+function doneWords(damage: string, { repair, marks }: Worked): string {
+  const done = repair.operations.filter(({ id, damages }) => damages.includes(damage) && marks.get(id)?.status === "done");
+  const words = ROLES.filter((role) => done.some((op) => op.role === role)).flatMap((role) => DONE[role] ?? []);
+  const last = words.at(-1);
+  return last === undefined ? "" : ` We ${[words.slice(0, -1).join(", "), last].filter((each) => each !== "").join(" and ")}.`;
+}
+
 /** A card tells so many damages; the record tells all. */
 const MOST_TOLD = 3;
 
 export interface OwnerCard {
-  /** What was wrong and how it was met, a sentence or two a damage. */
+  /** What was wrong and what is done, a sentence or two a damage. */
   readonly sentences: readonly string[];
   /** What may be done, by from when, and what never. */
   readonly rows: ReadonlyArray<{ readonly when: OwnerLine["when"]; readonly from: string; readonly acts: readonly string[] }>;
@@ -72,7 +91,7 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 /** The owner's card of a treatment: what was wrong and done, and what he may do with it. */
 export function ownerCardOf(
   treatment: Treatment,
-  worked: readonly WorkedDamage[],
+  worked: Worked | undefined,
   { owner, full_at }: Pick<ClosingView, "owner" | "full_at">,
   wall: Wall,
 ): OwnerCard {
@@ -81,8 +100,7 @@ export function ownerCardOf(
   const sentences = told.map(({ id, survey }) => {
     const { damage } = survey.body.survey;
     const count = "count" in damage ? (damage.count ?? 1) : 1;
-    const how = worked.find((each) => each.id === id)?.way.how;
-    return `${PLAIN[damage.kind][count > 1 ? 1 : 0]}: ${sizeOf(damage)}.${how ? ` We met it so: ${inSentence(how)}` : ""}`;
+    return `${PLAIN[damage.kind][count > 1 ? 1 : 0]}: ${sizeOf(damage)}.${worked ? doneWords(id, worked) : ""}`;
   });
   return {
     sentences: more > 0 ? [...sentences, `And ${more} more, which the record tells.`] : sentences,

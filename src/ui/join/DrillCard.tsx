@@ -1,6 +1,5 @@
 import { plain } from "@/core/units";
-import { Link } from "../frame/Link";
-import { PrintButton } from "../record/PrintButton";
+import { PrintBar } from "../paper/PrintBar";
 import "./drill-card.css";
 
 interface Props {
@@ -19,12 +18,7 @@ const LONGEST_BAR_MM = 136;
 export function DrillCard({ treatment, title, reference, depth_mm, drills }: Props) {
   return (
     <main className="drill-card">
-      <div className="no-print btn-row mb-4">
-        <PrintButton label="Print on A6" />
-        <Link className="btn" href={`/treatments/${treatment}/join`}>
-          Back to Join
-        </Link>
-      </div>
+      <PrintBar label="Print on A6" links={[[`/treatments/${treatment}/join`, "Back to Join"]]} />
       <h1 className="clamp-3">{title}</h1>
       <p className="sub">{reference}</p>
       {drills

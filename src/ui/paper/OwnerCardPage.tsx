@@ -1,8 +1,7 @@
 import type { OwnerCard } from "@/core/views/ownerCard";
-import { Link } from "../frame/Link";
-import { PrintButton } from "../record/PrintButton";
 import { SignShape } from "../signs/Sign";
 import { Code } from "./Code";
+import { PrintBar } from "./PrintBar";
 import "./paper.css";
 
 interface Props {
@@ -22,12 +21,7 @@ interface Props {
 export function OwnerCardPage({ treatment, piece, mark, when, photograph, card, shop, signed }: Props) {
   return (
     <main className="owner-card mx-auto max-w-[128mm] bg-white px-4 py-6 text-read leading-6 text-boneblack print:p-0">
-      <div className="no-print btn-row mb-6">
-        <PrintButton label="Print on A5" />
-        <Link className="btn" href={`/treatments/${treatment}/close`}>
-          Back to Close
-        </Link>
-      </div>
+      <PrintBar label="Print on A5" links={[[`/treatments/${treatment}/close`, "Back to Close"]]} />
       <header className="border-b-2 border-boneblack pb-2">
         <p className="font-semibold wrap-anywhere">{shop.name}</p>
         <h1 className="text-big leading-[38px] font-extrabold wrap-anywhere">Your {piece.charAt(0).toLowerCase() + piece.slice(1)}</h1>

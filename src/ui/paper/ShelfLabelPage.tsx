@@ -1,7 +1,6 @@
 import type { BriefAct } from "@/core/views/brief";
-import { Link } from "../frame/Link";
-import { PrintButton } from "../record/PrintButton";
 import { Code } from "./Code";
+import { PrintBar } from "./PrintBar";
 import "./paper.css";
 
 interface Props {
@@ -18,13 +17,8 @@ interface Props {
 /** The label that stands at a piece on the shelf, 62 × 29 mm: hands off until when, and what comes then. */
 export function ShelfLabelPage({ treatment, piece, mark, waits, until, then_until }: Props) {
   return (
-    <main className="shelf-label mx-auto w-[62mm] py-6 print:p-0">
-      <div className="no-print mb-6 grid gap-2">
-        <PrintButton label="Print the label" />
-        <Link className="btn" href={`/treatments/${treatment}`}>
-          Back to the bench
-        </Link>
-      </div>
+    <main className="label-paper mx-auto w-[62mm] py-6 print:p-0">
+      <PrintBar label="Print the label" links={[[`/treatments/${treatment}`, "Back to the bench"]]} />
       <article className="grid h-[29mm] w-[62mm] grid-cols-[minmax(0,1fr)_22mm] overflow-hidden bg-white p-[1.5mm] text-boneblack">
         <div className="min-w-0 leading-none">
           <h1 className="truncate text-note leading-4 font-bold">{piece}</h1>

@@ -9,12 +9,11 @@ import { formatMinutes, type Wall } from "@/core/units";
 import type { ClosingView, UsedRow } from "@/core/views/closing";
 import { entryWords } from "@/core/views/entryWords";
 import { spotsOf } from "@/core/views/rounds";
-import { Link } from "../frame/Link";
+import { PrintBar } from "../paper/PrintBar";
 import type { PhotographView } from "../stations/Photographs";
 import { ReviewTable } from "../stations/ReviewTable";
 import { ConditionMap, type DamageMark } from "../survey/ConditionMap";
 import { OwnerPage, type RecordHead } from "./OwnerPage";
-import { PrintButton } from "./PrintButton";
 import "./record.css";
 
 interface Props {
@@ -56,12 +55,7 @@ export function RecordSheet({
   const stamp = (at: string) => wall.stamp(Date.parse(at));
   return (
     <main className="sheet">
-      <div className="no-print btn-row mb-6">
-        <PrintButton />
-        <Link className="btn" href={`/treatments/${record.id}/close`}>
-          Back to Close
-        </Link>
-      </div>
+      <PrintBar links={[[`/treatments/${record.id}/close`, "Back to Close"]]} />
       <header>
         <p className="sheet-kind">Treatment record</p>
         <h1>

@@ -2,7 +2,7 @@ import { stationLabel } from "@/core/catalogue";
 import { PX_PER_MM } from "@/core/units";
 import type { Cut } from "@/core/views/cut";
 import { Link } from "../frame/Link";
-import { PrintButton } from "../record/PrintButton";
+import { PrintButton } from "../paper/PrintButton";
 import { Hatches } from "../signs/Hatches";
 import { Legend } from "./Legend";
 import { Lens } from "./Lens";

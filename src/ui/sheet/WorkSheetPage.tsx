@@ -1,6 +1,6 @@
 import { LIMITS, type SheetRow, type WorkSheet } from "@/core/plan/workSheet";
 import { Link } from "../frame/Link";
-import { PrintButton } from "../record/PrintButton";
+import { PrintBar } from "../paper/PrintBar";
 import { SignShape } from "../signs/Sign";
 import "../record/record.css";
 
@@ -20,15 +20,12 @@ interface Props {
 export function WorkSheetPage({ treatment, title, reference, sheet, planned, foot }: Props) {
   return (
     <main className="sheet">
-      <div className="no-print btn-row mb-6">
-        <PrintButton />
-        <Link className="btn" href={`/treatments/${treatment}/written-up`}>
-          Write up what is ticked
-        </Link>
-        <Link className="btn" href={`/treatments/${treatment}`}>
-          Back to the bench
-        </Link>
-      </div>
+      <PrintBar
+        links={[
+          [`/treatments/${treatment}/written-up`, "Write up what is ticked"],
+          [`/treatments/${treatment}`, "Back to the bench"],
+        ]}
+      />
       <header>
         <p className="sheet-kind">Work sheet</p>
         <h1>{title}</h1>

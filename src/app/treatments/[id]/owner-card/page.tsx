@@ -24,7 +24,7 @@ export default async function OwnerCard({ params }: PageProps<"/treatments/[id]/
           mark={record.reference}
           when={mendedWords(toldEntries(treatment, worked), treatment.closed, here)}
           photograph={photographs.find(({ moment }) => moment === "after") ?? photographs[0]}
-          card={ownerCardOf(treatment, worked?.repair.damages ?? [], closing, here)}
+          card={ownerCardOf(treatment, worked, closing, here)}
           shop={{ name: kept.name, people: kept.people, hours: hoursWords(kept) }}
           signed={treatment.closed !== undefined}
         />
